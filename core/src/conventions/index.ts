@@ -1,0 +1,3 @@
+export * from './questions';
+export * from './conventions';
+export * from './steps';

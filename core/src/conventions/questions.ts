@@ -1,0 +1,142 @@
+/** One question on which schools differ: its key, its words, and the answers a class may choose from. */
+export interface Question {
+  readonly asks: string;
+  readonly answers: Readonly<Record<string, string>>;
+}
+
+/**
+ * Every question of a class's conventions that is answered by a choice, in the order in which a teacher meets
+ * them. The type `Conventions` is derived from this table: a new question is a new row.
+ */
+export const questions = {
+  analogueStep: {
+    asks: 'How far is an analogue scale read?',
+    answers: {
+      'written-place':
+        'to the written place: a division of 1 or 2 to 0.1, of 5 to 1, likewise in every decade',
+      'strict-tenth': 'to a strict tenth of a division',
+      'next-place': 'one decimal beyond the place of a division',
+      half: 'to half a division',
+      nearest: 'to the nearest line',
+      lower: 'to the line below, nothing estimated',
+    },
+  },
+  leastCount: {
+    asks: 'How far is a vernier, a screw or a digital display read?',
+    answers: {
+      'least-count': 'to its least count, nothing estimated',
+      'screw-to-thousandth': 'to its least count, a plain micrometer to an estimated 0.001 mm',
+    },
+  },
+  halfWidth: {
+    asks: 'What is the reading half-width of an analogue scale?',
+    answers: {
+      'half-division': 'half a division',
+      'tenth-division': 'a tenth of a division',
+      'one-division': 'one division',
+      step: 'the step that is read',
+      tolerance: 'the tolerance of the glass or the maker',
+    },
+  },
+  plusMinus: {
+    asks: 'What does ± mean in this course?',
+    answers: {
+      'half-widths': 'half-widths combined as they stand',
+      standard: 'standard uncertainties',
+    },
+  },
+  repeatAndInstrument: {
+    asks: 'How are the repeat part and the instrument part joined?',
+    answers: { larger: 'the larger of them', sum: 'their sum', 'root-sum-square': 'root-sum-square' },
+  },
+  spread: {
+    asks: 'How is spread stated?',
+    answers: {
+      'standard-deviation': 'sample standard deviation; for a mean, the standard deviation of the mean',
+      'sd-of-mean': 'standard deviation of the mean',
+      'mean-absolute-deviation': 'mean absolute deviation',
+      'half-range': 'half the range',
+    },
+  },
+  combining: {
+    asks: 'How are uncertainties combined?',
+    answers: {
+      'figures-only': 'significant figures only, no ±',
+      'worst-case': 'worst case',
+      quadrature: 'quadrature',
+      'largest-smallest': 'largest and smallest',
+      'monte-carlo': 'Monte Carlo',
+    },
+  },
+  uncertaintyDigits: {
+    asks: 'How many digits has an uncertainty?',
+    answers: { one: 'one', two: 'two', 'one-or-two': 'one, or two if it begins with 1' },
+  },
+  resultDigits: {
+    asks: 'What decides the digits of a result?',
+    answers: { data: 'the data', fixed: 'a fixed count set by the teacher' },
+  },
+  averaging: {
+    asks: 'What is averaged?',
+    answers: { results: 'the results', inputs: 'the inputs; the result comes from their means' },
+  },
+  zeroCorrection: {
+    asks: 'Where is a zero error corrected?',
+    answers: { 'each-reading': 'in each reading', mean: 'on the mean' },
+  },
+  percentError: {
+    asks: 'How is a percent error written?',
+    answers: { absolute: 'without a sign', signed: 'with its sign' },
+  },
+  glasswareReference: {
+    asks: 'In a glassware trial, which volume is accepted?',
+    answers: {
+      weighed: 'the weighed one; the mark is measured',
+      target: 'the target; the weighed one is measured',
+    },
+  },
+  water: {
+    asks: 'How dense is water?',
+    answers: {
+      one: '1 g/mL',
+      table: 'as the table says at its temperature',
+      buoyancy: 'by the table, with buoyancy and the expansion of glass',
+    },
+  },
+  rounding: {
+    asks: 'Which way does a tie round?',
+    answers: { 'half-away': 'away from zero', 'half-even': 'to the even digit' },
+  },
+  roundWhen: {
+    asks: 'When is a result rounded?',
+    answers: { end: 'once, at the end', 'each-step': 'at each step' },
+  },
+  trailingZeros: {
+    asks: 'Do the last zeros of a whole number count?',
+    answers: { 'written-point': 'only with a written point', 'all-count': 'always' },
+  },
+  kelvin: {
+    asks: 'Is the 273.15 of kelvin exact?',
+    answers: { exact: 'yes, 273.15 and exact', rounded: 'the course uses 273' },
+  },
+  symbolSpelling: {
+    asks: 'What happens to ml, cc, gm?',
+    answers: { accept: 'accepted', remark: 'accepted with a remark', refuse: 'refused' },
+  },
+  buretteStart: {
+    asks: 'Where may a burette start?',
+    answers: { any: 'anywhere on its scale', zero: 'at 0, reached from above' },
+  },
+  hydrometerLine: {
+    asks: 'Where is a hydrometer read?',
+    answers: { level: 'at the level surface', rise: 'at the top of the rise' },
+  },
+  lastDrop: {
+    asks: 'What happens to the last drop of a pipette?',
+    answers: { marking: 'as the pipette is marked', keep: 'it stays in', expel: 'it is expelled' },
+  },
+} as const satisfies Record<string, Question>;
+
+export type QuestionKey = keyof typeof questions;
+export type Answer<K extends QuestionKey> = keyof (typeof questions)[K]['answers'];
+export type Choices = { readonly [K in QuestionKey]: Answer<K> };

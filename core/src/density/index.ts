@@ -1,0 +1,3 @@
+export * from './displacement';
+export * from './percentError';
+export * from './working';

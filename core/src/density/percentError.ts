@@ -1,0 +1,53 @@
+import type { Conventions } from '../conventions';
+import {
+  divide,
+  Exact,
+  exactly,
+  figuresOf,
+  measured,
+  multiply,
+  subtract,
+  writeAtPlace,
+  type Tracked,
+  type WrittenNumber,
+} from '../figures';
+
+export interface PercentError {
+  /** Measured − accepted. */
+  readonly error: Tracked;
+  /** Signed, in percent, unrounded. */
+  readonly percent: Exact;
+  /** As the class writes it: with its sign or without, with the figures that the subtraction left. */
+  readonly text: string;
+  /** The class's word for its size, or null beyond the last band. */
+  readonly word: string | null;
+  readonly figuresLost: number;
+}
+
+/**
+ * (measured − accepted)/accepted × 100. The subtraction's figures govern; at least one is written.
+ * @throws RangeError for an accepted value of 0.
+ */
+export function percentError(
+  result: Tracked,
+  accepted: WrittenNumber,
+  conventions: Conventions,
+): PercentError {
+  const difference = subtract(result, measured(accepted));
+  const ratio = divide(difference.result, measured(accepted)).result;
+  const percent = multiply(ratio, exactly(100)).result;
+  const shown = conventions.percentError === 'absolute' ? percent.value.abs() : percent.value;
+  // No figure left means that the two agree to the last digit: the error is then smaller than that digit says.
+  const place =
+    figuresOf(percent) > 0 ? (percent.lastPlace ?? 0) : percent.value.isZero() ? 0 : percent.value.e;
+  const sign = conventions.percentError === 'signed' && shown.gt(0) ? '+' : '';
+  return {
+    error: difference.result,
+    percent: percent.value,
+    text: `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %`,
+    word:
+      conventions.bands.find(({ upToPercent }) => percent.value.abs().lte(new Exact(upToPercent)))?.word ??
+      null,
+    figuresLost: difference.figuresLost,
+  };
+}

@@ -1,0 +1,4 @@
+export * from './exact';
+export * from './writtenNumber';
+export * from './rounding';
+export * from './arithmetic';

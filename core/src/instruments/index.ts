@@ -1,0 +1,20 @@
+import { graduatedCylinder } from './graduatedCylinder';
+import type { Instrument } from './instrument';
+import type { InstrumentKind } from './kinds';
+import { threeBeamBalance } from './threeBeamBalance';
+
+/** Every instrument on the bench. A new one is a file beside this one and a line here. */
+export const instruments: readonly Instrument[] = [threeBeamBalance, graduatedCylinder];
+
+/** @throws RangeError for a kind that is not on the bench. */
+export function instrumentOf(kind: InstrumentKind | (string & {})): Instrument {
+  const found = instruments.find((candidate) => candidate.kind === kind);
+  if (!found) throw new RangeError(`There is no “${kind}” on the bench.`);
+  return found;
+}
+
+export * from './kinds';
+export * from './instrument';
+export * from './scale';
+export * from './threeBeamBalance';
+export * from './graduatedCylinder';

@@ -1,0 +1,104 @@
+import type { Random } from '../chance/random';
+import type { InstrumentKind } from './kinds';
+
+/** One make of an instrument. Numbers that are written on it are decimal texts, in the instrument's unit. */
+export interface Model {
+  readonly id: string;
+  readonly name: string;
+  /** Smallest division d. */
+  readonly division: string;
+  /** Distance between two numbered lines. */
+  readonly labelEvery: string;
+  readonly lowest: string;
+  readonly highest: string;
+  /** Maker's tolerance, as ±. */
+  readonly tolerance: string;
+}
+
+/** Everything about one apparatus at one moment, the truth included. Plain data: it is stored and replayed. */
+export interface Setting {
+  readonly kind: InstrumentKind;
+  readonly model: string;
+}
+
+/**
+ * Where in the making of a reading a fault sits. A reading is made in this order, so faults of different stages
+ * can occur together: where the reader believes the pointer to stand, how they turn that into a number, and how
+ * the number is corrected.
+ */
+export const stages = ['place', 'count', 'correction'] as const;
+export type Stage = (typeof stages)[number];
+
+export interface Misreading<S extends Setting = Setting> {
+  readonly code: string;
+  readonly stage: Stage;
+  /** What went wrong, one sentence. */
+  readonly title: string;
+  /**
+   * The numbers that a reader with this fault reaches, in the instrument's unit; none where it cannot happen.
+   * @param seen where the earlier stages put the pointer.
+   */
+  predict(setting: S, seen: number): readonly number[];
+  /** What to look at, in this setting's own marks, without giving the reading away. */
+  look(setting: S): string;
+}
+
+/** One kind of instrument: every instrument of the product is one object of this shape. */
+export interface Instrument<S extends Setting = Setting> {
+  readonly kind: InstrumentKind;
+  readonly name: string;
+  readonly quantity: string;
+  /** The unit its scale is in. */
+  readonly unit: string;
+  /** Units offered beside the answer, the right one among them. */
+  readonly unitChoices: readonly string[];
+  readonly models: readonly Model[];
+  readonly misreadings: readonly Misreading<S>[];
+  /** A setting to be read as it stands. */
+  sample(model: Model, random: Random): S;
+  /** An apparatus as it is before anyone has touched it, to be handled and then read. */
+  start(model: Model, random: Random): S;
+  /** The apparatus after it was handled. @throws RangeError if the hands report something that cannot be. */
+  handle(setting: S, hands: unknown): S;
+  /** What the instrument indicates when it is handled and read rightly, in its unit. */
+  indication(setting: S): number;
+  /** What is needed to draw the setting, and no more. */
+  picture(setting: S): Picture;
+  /** How the right reading is put together, a line each. @param written the right reading as text. */
+  buildUp(setting: S, written: string): readonly string[];
+  /** Where to begin when a number fits no known fault. */
+  lookFirst(setting: S): string;
+}
+
+export interface Picture {
+  readonly kind: InstrumentKind;
+  readonly model: string;
+}
+
+/** @throws RangeError for a model that this kind does not have. */
+export function modelOf<S extends Setting>(instrument: Instrument<S>, id: string): Model {
+  const model = instrument.models.find((candidate) => candidate.id === id);
+  if (!model) throw new RangeError(`There is no ${instrument.name} called “${id}”.`);
+  return model;
+}
+
+/** Reads one number out of what the hands report. @throws RangeError outside its range. */
+export function handNumber(hands: unknown, key: string, low: number, high: number): number {
+  const value = handValue(hands, key);
+  if (typeof value !== 'number' || !(value >= low && value <= high)) {
+    throw new RangeError(`The apparatus reports no usable “${key}” (a number from ${low} to ${high}).`);
+  }
+  return value;
+}
+
+/** Reads one yes or no out of what the hands report. @throws RangeError for anything else. */
+export function handFlag(hands: unknown, key: string): boolean {
+  const value = handValue(hands, key);
+  if (typeof value !== 'boolean') throw new RangeError(`The apparatus does not report “${key}”.`);
+  return value;
+}
+
+const handValue = (hands: unknown, key: string): unknown =>
+  typeof hands === 'object' && hands !== null && Object.hasOwn(hands, key)
+    ? (hands as Record<string, unknown>)[key]
+    : undefined;

@@ -1,0 +1,273 @@
+import type { Random } from '../chance/random';
+import {
+  handFlag,
+  handNumber,
+  type Instrument,
+  type Misreading,
+  type Model,
+  type Picture,
+  type Setting,
+} from './instrument';
+import { shown, slack } from './scale';
+
+/** Where the three riders stand, in grams. The first two belong in notches; the last slides freely. */
+export interface Riders {
+  readonly hundreds: number;
+  readonly tens: number;
+  readonly ones: number;
+}
+
+export interface BalanceSetting extends Setting {
+  readonly kind: 'three-beam-balance';
+  readonly riders: Riders;
+  /** Mass of the object, in grams. */
+  readonly loadGrams: number;
+  readonly onPan: boolean;
+  /** What the balance shows too much when empty with the zero screw as it stands, in grams. */
+  readonly zeroErrorGrams: number;
+  /** True once somebody has the apparatus in hand: then the pointer tells whether the riders mean anything. */
+  readonly handled: boolean;
+}
+
+/** Capacity and notch spacing of the three beams, in grams. */
+export const beams = [
+  { key: 'hundreds', name: 'hundreds', top: 500, notch: 100 },
+  { key: 'tens', name: 'tens', top: 90, notch: 10 },
+  { key: 'ones', name: '0 to 10 g', top: 10, notch: null },
+] as const;
+
+export interface BalancePicture extends Picture {
+  readonly kind: 'three-beam-balance';
+  readonly riders: Riders;
+  readonly onPan: boolean;
+  /** Turning moments that the drawing needs to tip the beam, in the units of the riders. */
+  readonly loadMoment: number;
+  readonly zeroMoment: number;
+  readonly handled: boolean;
+}
+
+/** Imbalance, in grams, up to which a resting pointer looks level. */
+export const levelWithinGrams = 0.03;
+
+/**
+ * Where the pointer comes to rest, in marks above the zero mark (negative: low), of 10 each way. Near level one
+ * mark is 0.1 g; far from it the beam meets its stop.
+ */
+export const pointerMarks = (imbalanceGrams: number): number => 10 * Math.tanh(imbalanceGrams);
+
+const model: Model = {
+  id: 'three-beam-600',
+  name: 'Three-beam balance, 600 g',
+  division: '0.1',
+  labelEvery: '1',
+  lowest: '0',
+  highest: '600',
+  tolerance: '0.1',
+};
+
+export const threeBeamBalance: Instrument<BalanceSetting> = {
+  kind: 'three-beam-balance',
+  name: 'three-beam balance',
+  quantity: 'mass',
+  unit: 'g',
+  unitChoices: ['kg', 'g', 'mg', 'mL'],
+  models: [model],
+
+  sample: ({ id }, random) => {
+    const riders = sampleRiders(random);
+    const loadGrams = total(riders);
+    return {
+      kind: 'three-beam-balance',
+      model: id,
+      riders,
+      loadGrams,
+      onPan: true,
+      zeroErrorGrams: 0,
+      handled: false,
+    };
+  },
+
+  start: ({ id }, random) => ({
+    kind: 'three-beam-balance',
+    model: id,
+    riders: { hundreds: 0, tens: 0, ones: 0 },
+    loadGrams: tidy(random.between(12, 480)),
+    onPan: false,
+    zeroErrorGrams: random.chance(0.4) ? (random.chance(0.5) ? 1 : -1) * tidy(random.between(0.3, 1.2)) : 0,
+    handled: true,
+  }),
+
+  handle: (setting, hands) => {
+    const riders = {
+      hundreds: handNumber(hands, 'hundreds', 0, 500),
+      tens: handNumber(hands, 'tens', 0, 90),
+      ones: handNumber(hands, 'ones', 0, 10),
+    };
+    const turnedGrams = handNumber(hands, 'screw', -3, 3);
+    return {
+      ...setting,
+      riders,
+      onPan: handFlag(hands, 'onPan'),
+      zeroErrorGrams: setting.zeroErrorGrams + turnedGrams,
+    };
+  },
+
+  // In good order the riders say what the object weighs; with a fault in the handling they do not, the object does.
+  indication: (setting) => (faultless(setting) ? total(setting.riders) : setting.loadGrams),
+
+  picture: ({ kind, model: id, riders, onPan, loadGrams, zeroErrorGrams, handled }) => ({
+    kind,
+    model: id,
+    riders,
+    onPan,
+    loadMoment: loadGrams,
+    zeroMoment: zeroErrorGrams,
+    handled,
+  }),
+
+  buildUp: ({ riders: { hundreds, tens, ones } }, written) => [
+    `The hundreds rider stands at ${shown(hundreds)} g.`,
+    `The tens rider stands at ${shown(tens)} g${tens === 0 ? ': an empty beam still holds its place, 0' : ''}.`,
+    `The sliding rider has passed ${Math.floor(ones + slack)} g and stands ${lines(ones)} of its small lines (0.1 g each) further on.`,
+    `Together: ${written} g.`,
+  ],
+
+  lookFirst: () =>
+    'Take one beam at a time, the heaviest rider first. Between two numbers the lower one counts; the next beam gives the rest.',
+
+  misreadings: [
+    handling({
+      code: 'rider-off-notch',
+      title: 'A rider sits between two notches.',
+      applies: offNotch,
+      look: 'Look at the two notched beams: a rider that rides on the ridge turns the beam as if it weighed something in between.',
+    }),
+    handling({
+      code: 'not-balanced',
+      title: 'The balance was not level when you read it.',
+      applies: (setting) => !setting.onPan || Math.abs(imbalance(setting)) > levelWithinGrams,
+      look: 'The riders mean something only when the object is on the pan and the pointer rests on its zero mark. Look where the pointer rests.',
+    }),
+    handling({
+      code: 'zero-not-set',
+      title: 'The balance was not at zero before you began.',
+      applies: (setting) => Math.abs(setting.zeroErrorGrams) > levelWithinGrams,
+      look: 'Take the object off, set all riders to zero and look at the pointer. If it is not on its mark, turn the zero screw first.',
+    }),
+    {
+      code: 'rider-rounded-up',
+      stage: 'count',
+      title: 'You took the next number on a beam.',
+      predict: ({ riders: { hundreds, tens, ones } }, seen) => [
+        ...(tens + ones > 0 && hundreds + tens > 0 ? [seen + 100] : []),
+        ...(ones > 0 ? [seen + 10] : []),
+        ...(Math.abs(ones - Math.round(ones)) > slack ? [seen + 1] : []),
+      ],
+      look: () =>
+        'Check each beam: between two numbers the lower one counts, because the lighter riders have yet to add the rest.',
+    },
+    {
+      code: 'riders-swapped',
+      stage: 'count',
+      title: 'You exchanged the hundreds and the tens.',
+      predict: ({ riders: { hundreds, tens, ones } }) =>
+        hundreds > 0 && tens > 0 ? [(nearest(tens, 10) / 10) * 100 + nearest(hundreds, 100) / 10 + ones] : [],
+      look: () => 'Read the numbers printed on the beams: which beam goes up in hundreds, and which in tens?',
+    },
+    {
+      code: 'rider-forgotten',
+      stage: 'count',
+      title: 'You left a rider out.',
+      predict: ({ riders: { hundreds, tens, ones } }, seen) =>
+        [nearest(hundreds, 100), nearest(tens, 10), ones]
+          .filter((grams) => grams > 0)
+          .map((grams) => seen - grams),
+      look: () =>
+        'There are three riders. Count those that do not stand at zero, and check that each is in your sum.',
+    },
+    {
+      code: 'empty-place-dropped',
+      stage: 'count',
+      title: 'You dropped a place in which a beam stands at zero.',
+      predict: ({ riders }) => droppedPlaces(riders),
+      look: () =>
+        'One beam adds nothing, but its place stays: write a 0 for it, so that the other digits keep theirs.',
+    },
+    {
+      code: 'miscounted-division',
+      stage: 'count',
+      title: 'You counted the lines for something they are not worth.',
+      predict: ({ riders: { ones } }, seen) => {
+        const parts = ones - Math.floor(ones + slack);
+        return [seen - parts + parts / 10];
+      },
+      look: () =>
+        'On the sliding beam count the spaces between two whole grams: there are 10. So what is one space worth?',
+    },
+  ] satisfies Misreading<BalanceSetting>[],
+};
+
+const tidy = (grams: number): number => Number(grams.toFixed(2));
+const nearest = (grams: number, notch: number): number => Math.round(grams / notch) * notch;
+const lines = (ones: number): string => shown(Number(((ones - Math.floor(ones + slack)) / 0.1).toFixed(1)));
+
+/** What the riders say, in grams, when each notched one is taken at its nearest notch. */
+const total = ({ hundreds, tens, ones }: Riders): number => nearest(hundreds, 100) + nearest(tens, 10) + ones;
+
+/** What the pan side weighs more than the rider side, in grams: positive lifts the pointer. */
+function imbalance({ riders, loadGrams, onPan, zeroErrorGrams }: BalanceSetting): number {
+  return (onPan ? loadGrams : 0) + zeroErrorGrams - (riders.hundreds + riders.tens + riders.ones);
+}
+
+function offNotch({ riders: { hundreds, tens } }: BalanceSetting): boolean {
+  return Math.abs(hundreds - nearest(hundreds, 100)) > slack || Math.abs(tens - nearest(tens, 10)) > slack;
+}
+
+const faultless = (setting: BalanceSetting): boolean =>
+  !setting.handled ||
+  (setting.onPan &&
+    !offNotch(setting) &&
+    Math.abs(imbalance(setting)) <= levelWithinGrams &&
+    Math.abs(setting.zeroErrorGrams) <= levelWithinGrams);
+
+/** A fault of the hands: the riders are read rightly, but do not say what the object weighs. */
+function handling(fault: {
+  readonly code: string;
+  readonly title: string;
+  readonly look: string;
+  applies(setting: BalanceSetting): boolean;
+}): Misreading<BalanceSetting> {
+  return {
+    code: fault.code,
+    stage: 'place',
+    title: fault.title,
+    predict: (setting) => (setting.handled && fault.applies(setting) ? [total(setting.riders)] : []),
+    look: () => fault.look,
+  };
+}
+
+/** 207.4 written 27.4; 230.4 written 23.4; 30.4 written 3.4. */
+function droppedPlaces({ hundreds, tens, ones }: Riders): number[] {
+  const [h, t] = [nearest(hundreds, 100) / 100, nearest(tens, 10) / 10];
+  const whole = Math.floor(ones + slack);
+  const parts = ones - whole;
+  return [
+    ...(h > 0 && t === 0 ? [h * 10 + ones] : []),
+    ...(h + t > 0 && whole === 0 ? [h * 10 + t + parts] : []),
+  ];
+}
+
+function sampleRiders(random: Random): Riders {
+  const hundreds = random.chance(0.15) ? 0 : random.whole(1, 5) * 100;
+  const tens = random.pick([0, 9, random.whole(0, 9), random.whole(0, 9), random.whole(0, 9)]) * 10;
+  const places: readonly (() => number)[] = [
+    () => random.between(0, 10),
+    () => random.between(0, 10),
+    () => random.whole(0, 99) / 10,
+    () => random.whole(0, 9),
+    () => random.between(0, 0.9),
+    () => random.between(9, 10),
+  ];
+  const ones = tidy(Math.min(9.99, random.pick(places)()));
+  return { hundreds, tens, ones };
+}

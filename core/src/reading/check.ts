@@ -1,0 +1,200 @@
+import { stepFor, type Conventions, type Step } from '../conventions';
+import type { Exact } from '../figures';
+import { parseNumber, type NumberProblem } from '../figures';
+import { modelOf, type Instrument, type Setting } from '../instruments/instrument';
+import { conversionFactor, findUnit, sameQuantity } from '../units/units';
+import { acceptsSome, type Acceptance } from './acceptance';
+import { checkForm, type Form, type Meant, type WrittenValue } from './form';
+import { leanOf, type Lean } from './lean';
+import {
+  acceptanceFor,
+  predictAlone,
+  predictPairs,
+  written,
+  type Prediction,
+  type Reading,
+} from './predictions';
+
+/** A fault as it is told to the reader. */
+export interface Cause {
+  readonly code: string;
+  readonly title: string;
+  readonly look: string;
+}
+
+/** One way in which the number may have come about: one fault, or two at once. */
+export type Explanation = readonly Cause[];
+
+/** What there is to say about a written reading. It never holds the answer. */
+export type Verdict =
+  | { readonly outcome: 'right'; readonly lean: Lean; readonly remarks: readonly string[] }
+  | {
+      readonly outcome: 'wrong';
+      readonly lean: Lean;
+      /** Every explanation that fits; none when the number fits no known fault. */
+      readonly explanations: readonly Explanation[];
+      readonly lookFirst: string;
+      readonly remarks: readonly string[];
+    }
+  | { readonly outcome: 'unreadable'; readonly problem: NumberProblem };
+
+/** What a reading of this setting has to look like: the engine's own answer. */
+export interface Expected {
+  readonly indication: number;
+  readonly step: Step;
+  /** The right reading as this class writes it, without unit. */
+  readonly text: string;
+  readonly unit: string;
+  readonly accepted: Acceptance;
+}
+
+/** @throws RangeError for a setting of a model that the instrument does not have. */
+export function expectReading(
+  instrument: Instrument,
+  setting: Setting,
+  conventions: Conventions,
+  tag?: string,
+): Expected {
+  const reading = readingOf(instrument, setting, conventions, tag);
+  const indication = instrument.indication(setting);
+  return {
+    indication,
+    step: reading.step,
+    text: written(reading, indication).toFixed(reading.step.decimals),
+    unit: instrument.unit,
+    accepted: acceptanceFor(reading, indication),
+  };
+}
+
+/** The scale, step and strictness that govern a setting. */
+export function readingOf(
+  instrument: Instrument,
+  setting: Setting,
+  conventions: Conventions,
+  tag?: string,
+): Reading {
+  const { division } = modelOf(instrument, setting.model);
+  const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, tag });
+  return { instrument, setting, division, step, strictness: conventions.strictness };
+}
+
+/**
+ * Checks a reading: text in, verdict out. A correct reading is never called wrong.
+ * @param unitText the unit that was chosen beside the number; '' when none was. A unit in the text goes before it.
+ */
+export function checkReading(
+  instrument: Instrument,
+  setting: Setting,
+  conventions: Conventions,
+  text: string,
+  unitText: string,
+  tag?: string,
+): Verdict {
+  const parsed = parseNumber(text, conventions.trailingZeros);
+  if (!parsed.ok) return { outcome: 'unreadable', problem: parsed.problem };
+  const { number } = parsed;
+  const reading = readingOf(instrument, setting, conventions, tag);
+  const unit = inInstrumentUnit(instrument, conventions, number, number.unitText || unitText);
+
+  const truth = instrument.indication(setting);
+  const truly = acceptanceFor(reading, truth);
+  const fitting = (acceptance: Acceptance) => (meant: Meant) =>
+    acceptsSome(acceptance, meant.low, meant.high);
+  const form = checkForm(unit.written, reading.step, fitting(truly), instrument.unit);
+  const valueIsRight = acceptsSome(truly, form.meant.low, form.meant.high);
+  const lean = leanOf(unit.written.value, truth, truly, Number(reading.division));
+
+  if (valueIsRight && form.faults.length === 0 && unit.faults.length === 0)
+    return { outcome: 'right', lean, remarks: unit.remarks };
+  return {
+    outcome: 'wrong',
+    lean: valueIsRight ? { direction: 'level', distance: 'level' } : lean,
+    explanations: explain(reading, form, valueIsRight, unit.faults),
+    lookFirst: instrument.lookFirst(setting),
+    remarks: unit.remarks,
+  };
+}
+
+/** Every way in which the written number can have come about, simplest first. */
+function explain(
+  reading: Reading,
+  form: Form,
+  valueIsRight: boolean,
+  unitFaults: readonly Cause[],
+): Explanation[] {
+  if (valueIsRight) {
+    if (form.faults.length === 0) return [unitFaults];
+    return form.faults.map((fault) => [fault, ...unitFaults]);
+  }
+  const fits = ({ acceptance }: Prediction) => acceptsSome(acceptance, form.meant.low, form.meant.high);
+  const alone = predictAlone(reading).filter(fits);
+  const matching = alone.length > 0 ? alone : predictPairs(reading).filter(fits);
+  // With the value at fault too, one sentence on its digits is enough.
+  const inTheWriting = [...form.faults.slice(0, 1), ...unitFaults];
+  const told = matching.map(({ faults }) => [
+    ...faults.map(({ code, title, look }) => ({ code, title, look: look(reading.setting) })),
+    ...inTheWriting,
+  ]);
+  if (told.length === 0 && inTheWriting.length > 0) return [inTheWriting];
+  return distinct(told);
+}
+
+function distinct(explanations: readonly Explanation[]): Explanation[] {
+  const key = (explanation: Explanation) => explanation.map(({ code }) => code).join('+');
+  return explanations.filter((one, at) => explanations.findIndex((other) => key(other) === key(one)) === at);
+}
+
+interface InUnit {
+  readonly written: WrittenValue;
+  readonly faults: readonly Cause[];
+  readonly remarks: readonly string[];
+}
+
+/** The number in the instrument's own unit, with what there is to say about the unit that was written. */
+function inInstrumentUnit(
+  instrument: Instrument,
+  conventions: Conventions,
+  number: { readonly value: Exact; readonly decimals: number },
+  unitText: string,
+): InUnit {
+  const own = findUnit(instrument.unit)?.unit;
+  const found = findUnit(unitText);
+  const asWritten = { value: number.value, decimals: number.decimals };
+  const fault = (code: string, title: string, look: string): InUnit => ({
+    written: asWritten,
+    faults: [{ code, title, look }],
+    remarks: [],
+  });
+  if (unitText === '') {
+    return fault(
+      'unit-missing',
+      'The unit is missing.',
+      'A number without its unit says nothing. What does this scale measure in?',
+    );
+  }
+  if (!found || !own) {
+    return fault(
+      'unit-wrong',
+      `“${unitText}” is not a unit that is known here.`,
+      'Look for the symbol printed on the scale.',
+    );
+  }
+  if (!sameQuantity(found.unit, own)) {
+    return fault(
+      'unit-wrong',
+      `The unit measures something else.`,
+      `${found.unit.symbol} is a unit of ${found.unit.quantity}; this ${instrument.name} measures ${instrument.quantity}.`,
+    );
+  }
+  const factor = conversionFactor(found.unit, own);
+  const written = { value: number.value.times(factor), decimals: number.decimals - factor.e };
+  if (found.standardSpelling || conventions.symbolSpelling === 'accept')
+    return { written, faults: [], remarks: [] };
+  const sentence = `“${unitText}” is understood; its symbol is ${found.unit.symbol}.`;
+  if (conventions.symbolSpelling === 'remark') return { written, faults: [], remarks: [sentence] };
+  return {
+    written,
+    faults: [{ code: 'unit-misspelt', title: 'The unit is misspelt.', look: sentence }],
+    remarks: [],
+  };
+}

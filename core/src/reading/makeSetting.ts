@@ -1,0 +1,29 @@
+import { seeded } from '../chance/random';
+import type { Conventions } from '../conventions';
+import type { Instrument, Model, Setting } from '../instruments/instrument';
+import { readingOf } from './check';
+import { ambiguous, predictAlone } from './predictions';
+
+export type Mode = 'read' | 'handle';
+
+const tries = 40;
+
+/**
+ * A setting to practise on, the same for the same seed. Settings in which two misreadings would lead to the same
+ * number are passed over, so that a wrong answer can be told by its cause.
+ */
+export function makeSetting(
+  instrument: Instrument,
+  model: Model,
+  conventions: Conventions,
+  mode: Mode,
+  seed: number,
+): Setting {
+  const random = seeded(seed);
+  const draw = () => (mode === 'read' ? instrument.sample(model, random) : instrument.start(model, random));
+  for (let attempt = 0; attempt < tries; attempt += 1) {
+    const setting = draw();
+    if (!ambiguous(predictAlone(readingOf(instrument, setting, conventions)))) return setting;
+  }
+  return draw();
+}

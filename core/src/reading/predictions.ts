@@ -1,0 +1,79 @@
+import { stages, type Instrument, type Misreading, type Setting } from '../instruments/instrument';
+import { slack } from '../instruments/scale';
+import type { Step } from '../conventions';
+import { acceptanceAt, accepts, overlap, type Acceptance } from './acceptance';
+import { Exact, roundToStep } from '../figures';
+
+/** One wrong number that one fault, or two together, would lead to. */
+export interface Prediction {
+  readonly faults: readonly Misreading[];
+  readonly value: number;
+  /** Answers that match it. */
+  readonly acceptance: Acceptance;
+}
+
+export interface Reading {
+  readonly instrument: Instrument;
+  readonly setting: Setting;
+  readonly division: string;
+  readonly step: Step;
+  readonly strictness: number;
+}
+
+export const acceptanceFor = ({ division, step, strictness }: Reading, value: number): Acceptance =>
+  acceptanceAt(value, division, step, strictness);
+
+/**
+ * What each misreading alone would write. A misreading applies only if its number, rounded as the class rounds,
+ * lies outside the acceptance of the true one: a harmless habit is no fault.
+ */
+export function predictAlone(reading: Reading): Prediction[] {
+  const { instrument, setting } = reading;
+  const truth = instrument.indication(setting);
+  return instrument.misreadings.flatMap((fault) => applying(reading, [fault], fault.predict(setting, truth)));
+}
+
+/** What each pair of misreadings would write: of two stages one after the other, of one stage both shifts added. */
+export function predictPairs(reading: Reading): Prediction[] {
+  const { instrument, setting } = reading;
+  const truth = instrument.indication(setting);
+  const inOrder = [...instrument.misreadings].sort(
+    (a, b) => stages.indexOf(a.stage) - stages.indexOf(b.stage),
+  );
+  return inOrder.flatMap((first, at) =>
+    inOrder.slice(at + 1).flatMap((second) => {
+      if (first.stage === 'count' && second.stage === 'count') return [];
+      const firstSeen = first.predict(setting, truth);
+      return applying(
+        reading,
+        [first, second],
+        firstSeen.flatMap((seen) => second.predict(setting, seen)),
+      );
+    }),
+  );
+}
+
+function applying(reading: Reading, faults: readonly Misreading[], values: readonly number[]): Prediction[] {
+  const truth = acceptanceFor(reading, reading.instrument.indication(reading.setting));
+  return values
+    .filter((value) => !accepts(truth, new Exact(value)) && !accepts(truth, written(reading, value)))
+    .map((value) => ({ faults, value, acceptance: acceptanceFor(reading, value) }));
+}
+
+/** A value as a reader of this class would write it. */
+export function written({ step }: Reading, value: number): Exact {
+  const exact = new Exact(value);
+  if (!step.lineBelow) return roundToStep(exact, step.size);
+  return exact.div(step.size).plus(slack).floor().times(step.size);
+}
+
+/** True when two faults that are named could not be told apart by the number they lead to. */
+export function ambiguous(predictions: readonly Prediction[]): boolean {
+  return predictions.some((one, at) =>
+    predictions
+      .slice(at + 1)
+      .some(
+        (other) => one.faults[0]?.code !== other.faults[0]?.code && overlap(one.acceptance, other.acceptance),
+      ),
+  );
+}

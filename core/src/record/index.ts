@@ -1,0 +1,4 @@
+export * from './investigation';
+export * from './table';
+export * from './advice';
+export * from './outcome';

@@ -1,0 +1,50 @@
+/** One written reading. Entries are only ever added; everything else is derived from them. */
+export interface Entry {
+  readonly id: string;
+  readonly trial: number;
+  readonly column: string;
+  readonly text: string;
+  readonly tag: string;
+  readonly reader: string;
+  readonly writtenAt: string;
+  /** The entry that this one strikes out, as its writer saw the cell; null when the cell looked empty. */
+  readonly replaces: string | null;
+  readonly reason: string | null;
+}
+
+export interface Cell {
+  readonly current: Entry;
+  /** Struck entries, oldest first, each with the entry that struck it. */
+  readonly struck: readonly { readonly entry: Entry; readonly by: Entry }[];
+  /** True when two readers wrote this cell without seeing each other's entry. */
+  readonly collided: boolean;
+}
+
+export const cellKey = (trial: number, column: string): string => `${trial}/${column}`;
+
+/**
+ * The table that a list of entries, in the order in which they arrived, amounts to. A later entry strikes the one
+ * that stands. When its writer had not seen that one, both stay readable and the cell says that two wrote it.
+ */
+export function tableOf(entries: readonly Entry[]): ReadonlyMap<string, Cell> {
+  const table = new Map<string, Cell>();
+  for (const entry of entries) {
+    const key = cellKey(entry.trial, entry.column);
+    const before = table.get(key);
+    const unseen = before !== undefined && entry.replaces !== before.current.id;
+    table.set(key, {
+      current: entry,
+      struck: before ? [...before.struck, { entry: before.current, by: entry }] : [],
+      collided: unseen || (before?.collided === true && entry.reason === null),
+    });
+  }
+  return table;
+}
+
+/** `Ada Lind` → `AL`. */
+export const initials = (name: string): string =>
+  name
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((part) => [...part][0]?.toUpperCase() ?? '')
+    .join('');

@@ -1,0 +1,42 @@
+import { Exact } from '../figures';
+
+/** What repeated measurements of one thing say, in their own unit. */
+export interface Summary {
+  readonly n: number;
+  readonly mean: Exact;
+  readonly smallest: Exact;
+  readonly largest: Exact;
+  /** Sample standard deviation (n − 1); null for fewer than two values. */
+  readonly standardDeviation: Exact | null;
+  /** s/√n; null for fewer than two values. */
+  readonly sdOfMean: Exact | null;
+  readonly meanAbsoluteDeviation: Exact;
+  readonly halfRange: Exact;
+}
+
+/**
+ * Deviations are taken in exact decimals first, so that a tiny spread on a large mean survives.
+ * @throws RangeError for no values.
+ */
+export function summarize(values: readonly Exact[]): Summary {
+  if (values.length === 0) throw new RangeError('There is nothing to average.');
+  const n = values.length;
+  const mean = total(values).div(n);
+  const deviations = values.map((value) => value.minus(mean));
+  const variance = n < 2 ? null : total(deviations.map((deviation) => deviation.times(deviation))).div(n - 1);
+  const smallest = Exact.min(...values);
+  const largest = Exact.max(...values);
+  return {
+    n,
+    mean,
+    smallest,
+    largest,
+    standardDeviation: variance && variance.sqrt(),
+    sdOfMean: variance && variance.div(n).sqrt(),
+    meanAbsoluteDeviation: total(deviations.map((deviation) => deviation.abs())).div(n),
+    halfRange: largest.minus(smallest).div(2),
+  };
+}
+
+const total = (values: readonly Exact[]): Exact =>
+  values.reduce((sum, value) => sum.plus(value), new Exact(0));

@@ -1,0 +1,3 @@
+export * from './dual';
+export * from './propagate';
+export * from './report';

@@ -1,0 +1,86 @@
+import { Exact } from '../figures';
+
+/** Exponents of length, mass, temperature and time. */
+export type Dimension = readonly [length: number, mass: number, temperature: number, time: number];
+
+export interface Unit {
+  /** The standard symbol. */
+  readonly symbol: string;
+  readonly name: string;
+  readonly quantity: string;
+  readonly dimension: Dimension;
+  /** How many SI base units (m, kg, K, s and their products) one of this is, exactly. */
+  readonly inBase: Exact;
+  /** Spellings that are understood but not standard. */
+  readonly spellings: readonly string[];
+}
+
+const row = (
+  symbol: string,
+  name: string,
+  quantity: string,
+  dimension: Dimension,
+  inBase: string,
+  ...spellings: string[]
+): Unit => ({ symbol, name, quantity, dimension, inBase: new Exact(inBase), spellings });
+
+const length: Dimension = [1, 0, 0, 0];
+const volume: Dimension = [3, 0, 0, 0];
+const mass: Dimension = [0, 1, 0, 0];
+const temperature: Dimension = [0, 0, 1, 0];
+const time: Dimension = [0, 0, 0, 1];
+const density: Dimension = [-3, 1, 0, 0];
+
+/** Every unit of the product, one row each. 1 in = 2.54 cm and 1 mL = 1 cm³ are definitions. */
+export const units: readonly Unit[] = [
+  row('kg', 'kilogram', 'mass', mass, '1', 'Kg', 'KG', 'kgs'),
+  row('g', 'gram', 'mass', mass, '1e-3', 'gm', 'gms', 'gr', 'G', 'gram', 'grams'),
+  row('mg', 'milligram', 'mass', mass, '1e-6'),
+  row('m', 'metre', 'length', length, '1'),
+  row('dm', 'decimetre', 'length', length, '0.1'),
+  row('cm', 'centimetre', 'length', length, '0.01', 'cms'),
+  row('mm', 'millimetre', 'length', length, '1e-3', 'mms'),
+  row('µm', 'micrometre', 'length', length, '1e-6', 'μm', 'um'),
+  row('in', 'inch', 'length', length, '0.0254', 'inch', 'inches', 'ins'),
+  row('L', 'litre', 'volume', volume, '1e-3', 'l', 'ltr'),
+  row('mL', 'millilitre', 'volume', volume, '1e-6', 'ml', 'ML', 'Ml', 'mls'),
+  row('µL', 'microlitre', 'volume', volume, '1e-9', 'μL', 'uL', 'ul'),
+  row('dm³', 'cubic decimetre', 'volume', volume, '1e-3', 'dm3', 'dm^3'),
+  row('cm³', 'cubic centimetre', 'volume', volume, '1e-6', 'cm3', 'cm^3', 'cc', 'ccm'),
+  row('mm³', 'cubic millimetre', 'volume', volume, '1e-9', 'mm3', 'mm^3'),
+  row('°C', 'degree Celsius', 'temperature', temperature, '1', 'C', 'degC', '°c'),
+  row('K', 'kelvin', 'temperature', temperature, '1', '°K'),
+  row('°F', 'degree Fahrenheit', 'temperature', temperature, '0.555555555555555555555555555555', 'F', 'degF'),
+  row('s', 'second', 'time', time, '1', 'sec', 'secs'),
+  row('min', 'minute', 'time', time, '60', 'mins'),
+  row('h', 'hour', 'time', time, '3600', 'hr', 'hrs'),
+  row('g/cm³', 'gram per cubic centimetre', 'density', density, '1e3', 'g/cm3', 'g/cm^3', 'g/cc'),
+  row('g/mL', 'gram per millilitre', 'density', density, '1e3', 'g/ml'),
+  row('kg/m³', 'kilogram per cubic metre', 'density', density, '1', 'kg/m3', 'kg/m^3'),
+];
+
+export interface UnitFound {
+  readonly unit: Unit;
+  /** False when it was written in a way that is understood but not standard, such as `ml` or `gm`. */
+  readonly standardSpelling: boolean;
+}
+
+/** Looks a written unit up by its symbol or an understood spelling. */
+export function findUnit(text: string): UnitFound | undefined {
+  const written = text.trim();
+  const standard = units.find(({ symbol }) => symbol === written);
+  if (standard) return { unit: standard, standardSpelling: true };
+  const spelled = units.find(({ spellings }) => spellings.includes(written));
+  return spelled && { unit: spelled, standardSpelling: false };
+}
+
+export const sameQuantity = (a: Unit, b: Unit): boolean =>
+  a.dimension.every((power, at) => power === b.dimension[at]);
+
+/** How many `to` one `from` is, for units of one quantity without an offset. @throws RangeError otherwise. */
+export function conversionFactor(from: Unit, to: Unit): Exact {
+  if (!sameQuantity(from, to)) {
+    throw new RangeError(`${from.symbol} measures ${from.quantity}, ${to.symbol} measures ${to.quantity}.`);
+  }
+  return from.inBase.div(to.inBase);
+}

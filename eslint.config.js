@@ -1,0 +1,82 @@
+import js from '@eslint/js';
+import tseslint from 'typescript-eslint';
+import reactHooks from 'eslint-plugin-react-hooks';
+
+const ours = (...rooms) => rooms.map((room) => `@green-beam/${room}`);
+
+/** The arrows of docs/architecture.md: which rooms a room may not import. */
+const forbidden = {
+  core: {
+    rooms: ['drawing', 'contract', 'server', 'web', 'e2e'],
+    extra: ['react', 'express', 'sequelize', 'node:*'],
+  },
+  drawing: { rooms: ['contract', 'server', 'web', 'e2e'], extra: ['express', 'sequelize', 'node:*'] },
+  contract: {
+    rooms: ['drawing', 'server', 'web', 'e2e'],
+    extra: ['react', 'express', 'sequelize', 'node:*'],
+  },
+  server: { rooms: ['web', 'e2e'], extra: [] },
+  web: { rooms: ['server', 'e2e'], extra: ['express', 'sequelize', 'node:*'] },
+};
+
+const arrows = Object.entries(forbidden).map(([room, { rooms, extra }]) => ({
+  files: [`${room}/src/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: [
+              ...ours(...rooms),
+              ...rooms.flatMap((other) => [
+                `**/../${other}/src/**`,
+                `../../${other}/**`,
+                `../../../${other}/**`,
+              ]),
+              ...extra,
+            ],
+            message: `${room} must not import this: arrows point down (docs/architecture.md).`,
+          },
+        ],
+      },
+    ],
+  },
+}));
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', 'node_modules/**', 'data/**', 'test-results/**', 'playwright-report/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  {
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
+    rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Chance is passed in as a seed.' },
+        { object: 'Date', property: 'now', message: 'Time is passed in.' },
+      ],
+    },
+  },
+  { files: ['web/src/**/*.{ts,tsx}', 'drawing/src/**/*.tsx'], ...reactHooks.configs.flat.recommended },
+  {
+    files: ['scripts/**/*.mjs'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', fetch: 'readonly' },
+    },
+  },
+  ...arrows,
+);

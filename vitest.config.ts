@@ -1,0 +1,20 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'] } },
+      { test: { name: 'drawing', include: ['drawing/src/**/*.test.tsx'] } },
+      {
+        test: {
+          name: 'server',
+          include: ['server/src/**/*.test.ts'],
+          globalSetup: ['server/test/database.ts'],
+          testTimeout: 20_000,
+          hookTimeout: 60_000,
+        },
+      },
+      { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
+    ],
+  },
+});
