@@ -75,7 +75,8 @@ export default tseslint.config(
   {
     files: ['scripts/**/*.mjs'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', fetch: 'readonly' },
+      globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly',
+        clearTimeout: 'readonly', fetch: 'readonly' },
     },
   },
   ...arrows,

@@ -54,4 +54,6 @@ function print(
   for (const example of examples.slice(0, 5)) console.log(example);
 }
 
-const percent = (part: number, whole: number): string => ((100 * part) / whole).toFixed(2);
+function percent(part: number, whole: number): string {
+  return ((100 * part) / whole).toFixed(2);
+}

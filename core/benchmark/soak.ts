@@ -10,7 +10,9 @@ import {
   written,
   type Conventions,
   type Instrument,
+  type Model,
   type Random,
+  type Setting,
   type Verdict,
 } from '../src';
 
@@ -47,11 +49,7 @@ export function soak(
     const random = seeded(seed ^ 0x5bd1e995);
     const conventions = random.pick(conventionsList);
     const model = random.pick(instrument.models);
-    // Practice settings and raw ones in turn: a verdict must hold on both.
-    const setting =
-      at % 2 === 0
-        ? makeSetting(instrument, model, conventions, 'read', seed)
-        : instrument.sample(model, seeded(seed));
+    const setting = settingAt(at, instrument, model, conventions, seed);
     const reading = readingOf(instrument, setting, conventions);
     tally.settings += 1;
 
@@ -91,6 +89,18 @@ export function soak(
     }
   }
   return tally;
+}
+
+/** Practice settings, raw ones and handled ones in turn: a verdict must hold on all. */
+function settingAt(
+  at: number,
+  instrument: Instrument,
+  model: Model,
+  conventions: Conventions,
+  seed: number,
+): Setting {
+  if (at % 3 === 0) return makeSetting(instrument, model, conventions, 'read', seed);
+  return at % 3 === 1 ? instrument.sample(model, seeded(seed)) : instrument.leave(model, seeded(seed));
 }
 
 /** A reader who estimates within the class's strictness, reckoned without the engine's own acceptance. */

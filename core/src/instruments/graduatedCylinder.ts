@@ -122,6 +122,8 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
   sample: (model, random) => settle(model, random, 0),
   start: (model, random) =>
     settle(model, random, (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130))),
+  leave: (model, random) =>
+    settle(model, random, random.chance(0.4) ? 0 : Math.round(random.between(-eyeReachMm, eyeReachMm))),
   handle: (setting, hands) => {
     handFlag(hands, 'card');
     return { ...setting, eyeMm: handNumber(hands, 'eyeMm', -eyeReachMm, eyeReachMm) };

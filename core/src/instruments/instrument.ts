@@ -58,6 +58,8 @@ export interface Instrument<S extends Setting = Setting> {
   sample(model: Model, random: Random): S;
   /** An apparatus as it is before anyone has touched it, to be handled and then read. */
   start(model: Model, random: Random): S;
+  /** An apparatus as some reader has left it, carefully or not: for trials of the engine and for demonstrations. */
+  leave(model: Model, random: Random): S;
   /** The apparatus after it was handled. @throws RangeError if the hands report something that cannot be. */
   handle(setting: S, hands: unknown): S;
   /** What the instrument indicates when it is handled and read rightly, in its unit. */

@@ -97,6 +97,23 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
     handled: true,
   }),
 
+  leave: (model, random) => {
+    const untouched = threeBeamBalance.start(model, random);
+    const zeroErrorGrams = random.chance(0.5) ? 0 : untouched.zeroErrorGrams;
+    // Level but for a fault or two: a rider pushed away from where it should be, or left on a ridge.
+    const toLevel = untouched.loadGrams + zeroErrorGrams;
+    const { hundreds, tens, ones } = levelRiders(toLevel);
+    const ridge = random.chance(0.15) && tens < 90 ? random.between(2, 7) : 0;
+    const push = random.chance(0.25) ? random.between(-3, 3) : 0;
+    const slid = Math.min(10, Math.max(0, tidy(ones - ridge + push)));
+    return {
+      ...untouched,
+      zeroErrorGrams,
+      onPan: true,
+      riders: { hundreds, tens: tens + ridge, ones: slid },
+    };
+  },
+
   handle: (setting, hands) => {
     const riders = {
       hundreds: handNumber(hands, 'hundreds', 0, 500),
@@ -125,12 +142,15 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
     handled,
   }),
 
-  buildUp: ({ riders: { hundreds, tens, ones } }, written) => [
-    `The hundreds rider stands at ${shown(hundreds)} g.`,
-    `The tens rider stands at ${shown(tens)} g${tens === 0 ? ': an empty beam still holds its place, 0' : ''}.`,
-    `The sliding rider has passed ${Math.floor(ones + slack)} g and stands ${lines(ones)} of its small lines (0.1 g each) further on.`,
-    `Together: ${written} g.`,
-  ],
+  buildUp: (setting, written) => {
+    const { hundreds, tens, ones } = faultless(setting) ? setting.riders : levelRiders(setting.loadGrams);
+    return [
+      `The hundreds rider stands at ${shown(hundreds)} g.`,
+      `The tens rider stands at ${shown(tens)} g${tens === 0 ? ': an empty beam still holds its place, 0' : ''}.`,
+      `The sliding rider has passed ${Math.floor(ones + slack)} g and stands ${lines(ones)} of its small lines (0.1 g each) further on.`,
+      `Together: ${written} g.`,
+    ];
+  },
 
   lookFirst: () =>
     'Take one beam at a time, the heaviest rider first. Between two numbers the lower one counts; the next beam gives the rest.',
@@ -210,6 +230,13 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
 const tidy = (grams: number): number => Number(grams.toFixed(2));
 const nearest = (grams: number, notch: number): number => Math.round(grams / notch) * notch;
 const lines = (ones: number): string => shown(Number(((ones - Math.floor(ones + slack)) / 0.1).toFixed(1)));
+
+/** Where the riders stand when a set and level balance carries this load. */
+function levelRiders(loadGrams: number): Riders {
+  const hundreds = Math.floor(loadGrams / 100) * 100;
+  const tens = Math.floor((loadGrams - hundreds) / 10) * 10;
+  return { hundreds, tens, ones: tidy(loadGrams - hundreds - tens) };
+}
 
 /** What the riders say, in grams, when each notched one is taken at its nearest notch. */
 const total = ({ hundreds, tens, ones }: Riders): number => nearest(hundreds, 100) + nearest(tens, 10) + ones;

@@ -9,8 +9,8 @@ export type Mode = 'read' | 'handle';
 const tries = 40;
 
 /**
- * A setting to practise on, the same for the same seed. Settings in which two misreadings would lead to the same
- * number are passed over, so that a wrong answer can be told by its cause.
+ * A setting to practise on, the same for the same seed. Settings to read in which two misreadings would lead to the
+ * same number are passed over, so that a wrong answer can be told by its cause. In one to handle the hands decide.
  */
 export function makeSetting(
   instrument: Instrument,
@@ -20,10 +20,10 @@ export function makeSetting(
   seed: number,
 ): Setting {
   const random = seeded(seed);
-  const draw = () => (mode === 'read' ? instrument.sample(model, random) : instrument.start(model, random));
+  if (mode === 'handle') return instrument.start(model, random);
   for (let attempt = 0; attempt < tries; attempt += 1) {
-    const setting = draw();
+    const setting = instrument.sample(model, random);
     if (!ambiguous(predictAlone(readingOf(instrument, setting, conventions)))) return setting;
   }
-  return draw();
+  return instrument.sample(model, random);
 }

@@ -1,0 +1,4 @@
+export * from './problems';
+export * from './paths';
+export * from './requests';
+export * from './answers';

@@ -1,0 +1,28 @@
+/** Every address of the API; `:names` are filled by `at`. */
+export const paths = {
+  session: '/api/session',
+  teacherSession: '/api/session/teacher',
+  studentSession: '/api/session/student',
+  events: '/api/events',
+  bench: '/api/bench',
+  settings: '/api/bench/settings',
+  setting: '/api/bench/settings/:settingId',
+  attempts: '/api/bench/settings/:settingId/attempts',
+  logbooks: '/api/logbooks',
+  logbook: '/api/logbooks/:logbookId',
+  entries: '/api/logbooks/:logbookId/entries',
+  openLogbook: '/api/investigations/:investigationId/logbook',
+  classes: '/api/classes',
+  board: '/api/classes/:classId/board',
+  students: '/api/classes/:classId/students',
+  slips: '/api/classes/:classId/slips',
+} as const;
+
+/** An address with its names filled in. @throws RangeError when one is missing. */
+export function at(path: string, names: Readonly<Record<string, string>>): string {
+  return path.replace(/:(\w+)/g, (_, name: string) => {
+    const value = names[name];
+    if (value === undefined) throw new RangeError(`The address ${path} needs “${name}”.`);
+    return encodeURIComponent(value);
+  });
+}

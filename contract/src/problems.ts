@@ -1,0 +1,27 @@
+/** Every problem that the API can answer with, and the one plain sentence it is told by unless a route says more. */
+export const problems = {
+  'not-json': [400, 'The request could not be read: it is not valid JSON.'],
+  'too-large': [413, 'The request is too long.'],
+  'not-valid': [422, 'Something in the request is not as it should be.'],
+  'not-signed-in': [401, 'You are not signed in. Sign in and try again.'],
+  'sign-in-refused': [401, 'The name or the passphrase is not right.'],
+  'too-many-tries': [429, 'Too many tries. Wait a little and try again.'],
+  'other-origin': [403, 'This request came from another site and was refused.'],
+  'not-allowed': [403, 'This is not yours to open or change.'],
+  'not-found': [404, 'There is nothing at this address.'],
+  'already-used': [409, 'This id was used for something else.'],
+  'setting-closed': [409, 'This setting is finished. Take the next one.'],
+  unexpected: [500, 'Something went wrong on the server. What you wrote is kept; try again in a moment.'],
+} as const satisfies Record<string, readonly [status: number, sentence: string]>;
+
+export type ProblemCode = keyof typeof problems;
+
+/** RFC 9457 problem document. */
+export interface ProblemDocument {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly code: ProblemCode;
+  readonly detail: string;
+  readonly requestId: string;
+}

@@ -1,0 +1,94 @@
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+
+const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+const clientId = string().matches(uuid, 'The id is not a UUID.').required('The id is missing.');
+const shortText = (name: string, longest: number) =>
+  string()
+    .strict()
+    .max(longest, `The ${name} is at most ${longest} characters long.`)
+    .test(
+      'storable',
+      `The ${name} holds a character that cannot be stored.`,
+      (text) => !text?.includes('\0'),
+    );
+const needed = (name: string, longest: number) =>
+  shortText(name, longest).required(`The ${name} is missing.`);
+
+export const isId = (text: string): boolean => uuid.test(text);
+
+export const teacherSignIn = object({
+  name: needed('name or address', 120),
+  password: needed('password', 200),
+}).noUnknown();
+
+export const studentSignIn = object({
+  classCode: needed('class code', 20),
+  name: needed('name', 60),
+  passphrase: needed('passphrase', 100),
+}).noUnknown();
+
+export const newSetting = object({
+  id: clientId,
+  kind: needed('kind of instrument', 40),
+  mode: string()
+    .oneOf(['read', 'handle'] as const, 'A setting is to read or to handle.')
+    .required('Say whether to read or to handle.'),
+  model: shortText('model', 60),
+}).noUnknown();
+
+/** The state of the apparatus, as the instrument's own file describes it; its numbers are checked there. */
+const hands = mixed<Readonly<Record<string, number | boolean>>>(
+  (value): value is Record<string, number | boolean> => {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const parts = Object.values(value);
+    return parts.length <= 20 && parts.every((part) => typeof part === 'number' || typeof part === 'boolean');
+  },
+)
+  .typeError('The state of the apparatus could not be read.')
+  .nullable()
+  .default(null);
+
+export const newAttempt = object({
+  id: clientId,
+  text: shortText('reading', 60).defined('The reading is missing.'),
+  unit: shortText('unit', 24).defined('The unit is missing.'),
+  hands,
+}).noUnknown();
+
+export const newEntry = object({
+  id: clientId,
+  trial: number()
+    .strict()
+    .integer('A trial has a whole number.')
+    .min(1, 'Trials count from 1.')
+    .max(200, 'A logbook holds 200 trials.')
+    .required('The trial is missing.'),
+  column: needed('column', 40),
+  text: needed('reading', 60).test('written', 'Nothing is written yet.', (text) => text.trim() !== ''),
+  replaces: clientId.nullable().default(null).notRequired(),
+  reason: shortText('reason', 200).nullable().default(null),
+  writtenAt: string().strict().datetime('The time could not be read.').required('The time is missing.'),
+}).noUnknown();
+
+export const newClass = object({ name: needed('name of the class', 60).trim() }).noUnknown();
+
+export const newStudents = object({
+  names: array(needed('name', 60).trim().min(1, 'A name is empty.'))
+    .min(1, 'Write at least one name.')
+    .max(60, 'At most 60 names at once.')
+    .required('Write at least one name.'),
+}).noUnknown();
+
+export const newSlips = object({
+  studentIds: array(clientId).max(200).nullable().default(null),
+  everyone: boolean().default(false),
+}).noUnknown();
+
+export type TeacherSignIn = InferType<typeof teacherSignIn>;
+export type StudentSignIn = InferType<typeof studentSignIn>;
+export type NewSetting = InferType<typeof newSetting>;
+export type NewAttempt = InferType<typeof newAttempt>;
+export type NewEntry = InferType<typeof newEntry>;
+export type NewClass = InferType<typeof newClass>;
+export type NewStudents = InferType<typeof newStudents>;
+export type NewSlips = InferType<typeof newSlips>;

@@ -1,0 +1,18 @@
+import { build, checkNode, chromium, home, nodePackages } from './machine.mjs';
+import { main, run } from './run.mjs';
+
+/** Everything that must hold before a change lands: lint, types, unit and server tests, browser tests. */
+await main(async () => {
+  checkNode();
+  nodePackages();
+  const step = (name, command, ...args) => {
+    console.log(`\n— ${name}`);
+    run(command, args, { cwd: home, env: { ...process.env, CHROMIUM: chromium() } });
+  };
+  step('lint', 'npm', 'run', '--silent', 'lint');
+  step('types', 'npm', 'run', '--silent', 'types');
+  step('unit and server tests', 'npx', 'vitest', 'run');
+  console.log('\n— build');
+  build();
+  step('browser tests', 'npx', 'playwright', 'test', '--config', 'e2e/playwright.config.ts');
+});

@@ -1,0 +1,18 @@
+import { SequelizeStorage, Umzug } from 'umzug';
+import type { Sequelize } from 'sequelize';
+import * as firstTables from './migrations/0001-first-tables';
+
+/** Every migration in order; a new one is a file and a line. */
+const migrations = { '0001-first-tables': firstTables } as const;
+
+export function migrator(sequelize: Sequelize) {
+  return new Umzug({
+    migrations: Object.entries(migrations).map(([name, { up, down }]) => ({
+      name,
+      up: () => up(sequelize.getQueryInterface()),
+      down: () => down(sequelize.getQueryInterface()),
+    })),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });
+}

@@ -1,0 +1,14 @@
+import type { Logger } from 'pino';
+import type { Database } from './database/models';
+import type { Live } from './live/live';
+import type { SignInLimits } from './session/limits';
+
+/** What routes and services work with. Time and chance come from here, so that tests can fix them. */
+export interface Services {
+  readonly database: Database;
+  readonly live: Live;
+  readonly limits: SignInLimits;
+  readonly log: Logger;
+  readonly now: () => Date;
+  readonly seed: () => number;
+}

@@ -1,0 +1,22 @@
+import type { TestProject } from 'vitest/node';
+
+interface Cluster {
+  urlFor(database: string): string;
+  stop(): Promise<void>;
+}
+
+declare module 'vitest' {
+  export interface ProvidedContext {
+    databaseUrl: string;
+  }
+}
+
+/** One private PostgreSQL for the run; each test file makes a database of its own in it. */
+export default async function setup(project: TestProject): Promise<() => Promise<void>> {
+  const { throwawayCluster } = (await import('../../scripts/postgres.mjs' as string)) as {
+    throwawayCluster(): Promise<Cluster>;
+  };
+  const cluster = await throwawayCluster();
+  project.provide('databaseUrl', cluster.urlFor('green_beam_test'));
+  return () => cluster.stop();
+}
