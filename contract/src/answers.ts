@@ -68,7 +68,7 @@ export interface SettingAnswer {
   readonly id: string;
   readonly kind: string;
   readonly instrumentName: string;
-  readonly quantity: string;
+  readonly question: string;
   readonly mode: Mode;
   readonly modelName: string;
   readonly unitChoices: readonly string[];

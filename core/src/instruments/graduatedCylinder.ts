@@ -138,6 +138,11 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     targetMl,
   }),
 
+  ask: ({ targetMl }) =>
+    targetMl === null
+      ? 'How much is in the cylinder?'
+      : `Somebody meant to pour ${shown(targetMl)} mL. How much is in the cylinder?`,
+
   buildUp: (setting, written) => {
     const scale = scaleFor(setting);
     const label = labelBelow(scale, setting.levelMl);

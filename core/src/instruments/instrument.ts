@@ -66,6 +66,8 @@ export interface Instrument<S extends Setting = Setting> {
   indication(setting: S): number;
   /** What is needed to draw the setting, and no more. */
   picture(setting: S): Picture;
+  /** What the reader is asked. */
+  ask(setting: S): string;
   /** How the right reading is put together, a line each. @param written the right reading as text. */
   buildUp(setting: S, written: string): readonly string[];
   /** Where to begin when a number fits no known fault. */

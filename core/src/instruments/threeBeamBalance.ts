@@ -142,6 +142,8 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
     handled,
   }),
 
+  ask: ({ handled }) => (handled ? 'What is the mass of the tin of rivets?' : 'What does the balance read?'),
+
   buildUp: (setting, written) => {
     const { hundreds, tens, ones } = faultless(setting) ? setting.riders : levelRiders(setting.loadGrams);
     return [

@@ -79,7 +79,7 @@ export async function settingFor(services: Services, who: Who, id: string): Prom
     id,
     kind: instrument.kind,
     instrumentName: instrument.name,
-    quantity: instrument.quantity,
+    question: instrument.ask(row.setting),
     mode: row.mode,
     modelName: modelOf(instrument, row.model).name,
     unitChoices: instrument.unitChoices,

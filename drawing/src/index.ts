@@ -1,0 +1,6 @@
+export * from './ink';
+export * from './lens';
+export * from './threeBeamBalance';
+export * from './graduatedCylinder';
+export { LevelGauge, inWords as gaugeInWords, type Gauge } from './levelGauge';
+export { ReadersMark } from './readersMark';

@@ -1,0 +1,27 @@
+import { readFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { main, Sentence } from './run.mjs';
+
+/** The student's Bench is what has to open at once on a school laptop: its first load has a budget. */
+const budgetKb = 200;
+const screens = ['index.html', 'src/bench/Station.tsx'];
+
+await main(() => {
+  const dist = resolve(import.meta.dirname, '../web/dist');
+  const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
+  const files = new Set();
+  const visit = (key) => {
+    const { file, imports = [] } = manifest[key] ?? {};
+    if (!file) throw new Sentence(`The build holds no “${key}”; the budget of the Bench cannot be checked.`);
+    if (files.has(file)) return;
+    files.add(file);
+    imports.forEach(visit);
+  };
+  screens.forEach(visit);
+  const bytes = [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0);
+  const kb = (bytes / 1000).toFixed(1);
+  if (bytes > budgetKb * 1000)
+    throw new Sentence(`The Bench loads ${kb} kB of JavaScript compressed; its budget is ${budgetKb} kB.`);
+  console.log(`The Bench loads ${kb} kB of JavaScript compressed, of ${budgetKb} kB.`);
+});

@@ -1,0 +1,111 @@
+import type { SettingAnswer } from '@green-beam/contract';
+import { ToggleGroup } from 'radix-ui';
+import { useId, useRef, type FormEvent } from 'react';
+import { sentenceFor } from '../api';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { describeWriting, ReadingField } from '../ui/ReadingField';
+import type { Hands } from './apparatus/apparatus';
+import { useLayOut, useTries } from './setting';
+import { VerdictPanel } from './VerdictPanel';
+
+/** Where the reader writes the figure, chooses the unit, and is told what is to be said of it. */
+export function AnswerForm({
+  setting,
+  handsNow,
+}: {
+  readonly setting: SettingAnswer;
+  readonly handsNow: () => Hands | null;
+}) {
+  const [text, setText] = useDraft(`${setting.id}/text`);
+  const [unit, setUnit] = useDraft(`${setting.id}/unit`);
+  const tries = useTries(setting.id);
+  const layOut = useLayOut();
+  const hintId = useId();
+  const field = useRef<HTMLInputElement>(null);
+  const latest = tries.unread ?? setting.attempts.at(-1);
+  const finished = setting.triesLeft === 0;
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (finished) return layOut.mutate({ kind: setting.kind, mode: setting.mode });
+    if (text.trim() === '' || tries.waiting) return field.current?.focus();
+    tries.check(text, unit, handsNow());
+    field.current?.select();
+  };
+
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-5">
+      <div>
+        <h1 className="mb-1 text-2xl">{setting.question}</h1>
+        <p className="text-soft">
+          {setting.mode === 'handle'
+            ? 'Take it in hand first, then write what you read.'
+            : 'Write it as your class writes readings, with its unit.'}
+        </p>
+      </div>
+      <div className="flex flex-wrap items-end gap-4">
+        <ReadingField
+          ref={field}
+          size="large"
+          className="min-w-52 flex-1"
+          aria-label="Your reading"
+          aria-describedby={hintId}
+          autoFocus
+          readOnly={finished}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <ToggleGroup.Root
+          type="single"
+          value={unit}
+          onValueChange={setUnit}
+          disabled={finished}
+          aria-label="Unit"
+          className="flex gap-1.5"
+        >
+          {setting.unitChoices.map((choice) => (
+            <ToggleGroup.Item
+              key={choice}
+              value={choice}
+              className="rounded-sm border border-edge bg-white px-3 py-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-white"
+            >
+              {choice}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+      </div>
+      <p id={hintId} className="-mt-3 text-sm text-soft">
+        {describeWriting(text)}
+        {unit === '' && text.trim() !== '' && ' Choose the unit.'}
+      </p>
+      {latest && !tries.waiting && <VerdictPanel attempt={latest} />}
+      {tries.waiting && <p role="status">Your reading is kept, and checked as soon as the server answers.</p>}
+      {tries.refused && (
+        <p role="alert" className="border-l-4 border-vermilion pl-3">
+          {tries.refused.refused}{' '}
+          <Button look="quiet" onClick={() => tries.refused && tries.discard(tries.refused.id)}>
+            Put it aside
+          </Button>
+        </p>
+      )}
+      {layOut.isError && (
+        <p role="alert" className="border-l-4 border-vermilion pl-3">
+          {sentenceFor(layOut.error)}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-4">
+        <Button look="main" type="submit" disabled={tries.waiting || layOut.isPending}>
+          {finished ? 'Next setting' : 'Check reading'}
+        </Button>
+        {!finished && setting.attempts.length > 0 && (
+          <span className="text-sm text-soft">
+            {setting.triesLeft === 1
+              ? 'One more try; then the answer is shown.'
+              : `${setting.triesLeft} tries left.`}
+          </span>
+        )}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,79 @@
+import type { SettingAnswer } from '@green-beam/contract';
+import { useCallback, useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { storage } from '../outbox/storage';
+import { useWho } from '../session/who';
+import { Loading, Trouble } from '../ui/Notice';
+import { AnswerForm } from './AnswerForm';
+import { apparatuses, type Hands } from './apparatus/apparatus';
+import { useBench } from './BenchIndex';
+import { useSetting } from './setting';
+
+/** One setting: the apparatus on the bench, and the page where the reader writes. */
+export function Station() {
+  const { settingId = '' } = useParams();
+  const setting = useSetting(settingId);
+  if (setting.data === undefined) {
+    return setting.isError ? (
+      <Trouble error={setting.error} again={() => void setting.refetch()} />
+    ) : (
+      <Loading what="the apparatus" />
+    );
+  }
+  return <AtTheBench key={settingId} setting={setting.data} />;
+}
+
+function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
+  const handsKey = `green-beam/hands/${useWho().id}/${setting.id}`;
+  const [left] = useState(() => readHands(handsKey));
+  // The hands move many times a second: they are kept beside the page, not in it.
+  const hands = useRef<Hands | null>(left);
+  const onHands = useCallback(
+    (moved: Hands) => {
+      hands.current = moved;
+      storage.setItem(handsKey, JSON.stringify(moved));
+    },
+    [handsKey],
+  );
+  const Apparatus = apparatuses[setting.kind];
+  const handled = setting.mode === 'handle';
+  return (
+    <main id="main" className="grid md:h-[calc(100vh-98px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
+      <title>{`${setting.modelName} · Green Beam`}</title>
+      {Apparatus && <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />}
+      <section aria-label="Your page" className="flex flex-col gap-6 overflow-y-auto p-6 sm:p-9">
+        <AnswerForm setting={setting} handsNow={() => (handled ? hands.current : null)} />
+        <Footer setting={setting} />
+      </section>
+    </main>
+  );
+}
+
+function Footer({ setting }: { readonly setting: SettingAnswer }) {
+  const skill = useBench().data?.instruments.find(({ kind }) => kind === setting.kind)?.skill;
+  return (
+    <footer className="mt-auto flex flex-wrap justify-between gap-x-6 gap-y-1 border-t border-rule pt-3 text-sm text-soft">
+      <span>
+        {setting.modelName}
+        {skill && (
+          <>
+            {': '}
+            <strong className="text-ink">{skill.state}</strong>
+            {skill.tries > 0 && `, ${skill.reason}`}
+          </>
+        )}
+      </span>
+      <Link to="/bench" className="underline underline-offset-4">
+        Another instrument
+      </Link>
+    </footer>
+  );
+}
+
+function readHands(key: string): Hands | null {
+  try {
+    return JSON.parse(storage.getItem(key) ?? 'null') as Hands | null;
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,76 @@
+import { Lens, type Point } from '@green-beam/drawing';
+import { useEffect, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { isTyping } from '../../shell/useSectionKeys';
+import { Button } from '../../ui/Button';
+import { inDrawing } from './handle';
+
+interface Props {
+  readonly label: string;
+  readonly view: { readonly width: number; readonly height: number };
+  readonly children: ReactNode;
+  /** Buttons beside the lens. */
+  readonly tools?: ReactNode;
+  /** Further single keys. */
+  readonly keys?: Readonly<Record<string, () => void>>;
+}
+
+const lensStep = 24;
+
+/** The dark bench with a drawing on it, the lens, and the tools below. */
+export function Stage({ label, view, children, tools, keys }: Props) {
+  const [lens, setLens] = useState(false);
+  const [at, setAt] = useState<Point>({ x: view.width / 2, y: view.height / 2 });
+  useStageKeys({ ...keys, l: () => setLens((on) => !on) });
+  const moveLens = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? lensStep / 6 : lensStep;
+    const [dx, dy] = (
+      { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] } as Record<
+        string,
+        [number, number]
+      >
+    )[event.key] ?? [0, 0];
+    if (dx === 0 && dy === 0) return;
+    event.preventDefault();
+    setAt(({ x, y }) => ({ x: clamp(x + dx * step, view.width), y: clamp(y + dy * step, view.height) }));
+  };
+  return (
+    <div className="on-bench flex min-h-0 flex-col bg-bench text-chalk">
+      <svg
+        viewBox={`0 0 ${view.width} ${view.height}`}
+        className="min-h-0 w-full flex-1"
+        role="group"
+        aria-label={label}
+        onPointerMove={(event) => {
+          const place = lens ? inDrawing(event) : null;
+          if (place) setAt({ x: place.x, y: place.y });
+        }}
+      >
+        <Lens at={lens ? at : null}>{children}</Lens>
+      </svg>
+      <div className="flex flex-wrap gap-3 px-5 pb-4">
+        <Button
+          look="bench"
+          aria-pressed={lens}
+          onClick={() => setLens(!lens)}
+          onKeyDown={lens ? moveLens : undefined}
+        >
+          Lens <kbd className="font-mono text-sm opacity-80">l</kbd>
+        </Button>
+        {tools}
+      </div>
+    </div>
+  );
+}
+
+const clamp = (value: number, top: number): number => Math.min(top, Math.max(0, value));
+
+function useStageKeys(keys: Readonly<Record<string, () => void>>): void {
+  useEffect(() => {
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      keys[event.key]?.();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  });
+}

@@ -1,0 +1,62 @@
+import type { KeyboardEvent, PointerEvent, SVGProps } from 'react';
+
+export interface HandleSettings {
+  readonly label: string;
+  /** Where it stands, from 0 to 1: said for a screen reader without saying the reading. */
+  readonly share: number;
+  readonly says: string;
+  readonly along: 'x' | 'y';
+  /** Moved by keys: +1 to the right or up, −1 the other way; finer with Shift. */
+  readonly onStep: (direction: 1 | -1, finer: boolean) => void;
+  /** Dragged to a place of the drawing. */
+  readonly onDrag: (place: number) => void;
+  readonly onDrop?: () => void;
+}
+
+/** Makes a part of a drawing something to take in hand: by pointer, touch or keys. */
+export function handleProps({
+  label,
+  share,
+  says,
+  along,
+  onStep,
+  onDrag,
+  onDrop,
+}: HandleSettings): SVGProps<SVGGElement> {
+  const forward = along === 'x' ? 'ArrowRight' : 'ArrowUp';
+  const back = along === 'x' ? 'ArrowLeft' : 'ArrowDown';
+  return {
+    role: 'slider',
+    tabIndex: 0,
+    'aria-label': label,
+    'aria-orientation': along === 'x' ? 'horizontal' : 'vertical',
+    'aria-valuemin': 0,
+    'aria-valuemax': 100,
+    'aria-valuenow': Math.round(share * 100),
+    'aria-valuetext': says,
+    style: { cursor: 'grab', touchAction: 'none' },
+    onKeyDown: (event: KeyboardEvent<SVGGElement>) => {
+      if (event.key === 'Escape') return event.currentTarget.blur();
+      if (event.key !== forward && event.key !== back) return;
+      event.preventDefault();
+      onStep(event.key === forward ? 1 : -1, event.shiftKey);
+    },
+    onPointerDown: (event: PointerEvent<SVGGElement>) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      event.currentTarget.focus({ preventScroll: true });
+    },
+    onPointerMove: (event: PointerEvent<SVGGElement>) => {
+      if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+      const place = inDrawing(event);
+      if (place) onDrag(place[along]);
+    },
+    onPointerUp: () => onDrop?.(),
+  };
+}
+
+/** A pointer's place in the drawing's own units. */
+export function inDrawing(event: PointerEvent<SVGElement>): DOMPoint | null {
+  const svg = event.currentTarget.ownerSVGElement ?? event.currentTarget;
+  const matrix = svg instanceof SVGSVGElement ? svg.getScreenCTM() : null;
+  return matrix && new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+}

@@ -1,0 +1,75 @@
+import { at, paths, type AttemptAnswer, type SettingAnswer } from '@green-beam/contract';
+import type { Mode } from '@green-beam/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { call } from '../api';
+import { useOutbox, useParcels } from '../outbox/OutboxContext';
+import type { Hands } from './apparatus/apparatus';
+
+const settingKey = (id: string) => ['setting', id] as const;
+
+export const useSetting = (id: string) =>
+  useQuery({
+    queryKey: settingKey(id),
+    queryFn: () => call<SettingAnswer>('GET', at(paths.setting, { settingId: id })),
+    staleTime: Infinity,
+  });
+
+export interface Wanted {
+  readonly kind: string;
+  readonly mode: Mode;
+  readonly model?: string;
+}
+
+/** Puts a new setting on the bench and goes there. */
+export function useLayOut() {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (wanted: Wanted) =>
+      call<SettingAnswer>('POST', paths.settings, { id: crypto.randomUUID(), ...wanted }),
+    onSuccess: (setting) => {
+      queries.setQueryData(settingKey(setting.id), setting);
+      void navigate(`/bench/${setting.id}`);
+    },
+  });
+}
+
+/**
+ * Sends tries through the outbox, so that none is lost, and keeps the newest answer. A text that could not be read
+ * costs no try; it is answered but not added to the setting.
+ */
+export function useTries(settingId: string) {
+  const outbox = useOutbox();
+  const queries = useQueryClient();
+  const path = at(paths.attempts, { settingId });
+  const [unread, setUnread] = useState<AttemptAnswer | null>(null);
+  const mine = useParcels().filter((parcel) => parcel.path === path);
+  useEffect(
+    () =>
+      outbox.onSent(({ parcel, answer }) => {
+        if (parcel.path !== path) return;
+        const attempt = answer as AttemptAnswer;
+        if (attempt.verdict.outcome === 'unreadable') return setUnread(attempt);
+        setUnread(null);
+        queries.setQueryData<SettingAnswer>(
+          settingKey(settingId),
+          (setting) =>
+            setting && { ...setting, triesLeft: attempt.triesLeft, attempts: [...setting.attempts, attempt] },
+        );
+        void queries.invalidateQueries({ queryKey: ['bench'] });
+      }),
+    [outbox, path, queries, settingId],
+  );
+  return {
+    unread,
+    waiting: mine.some(({ refused }) => refused === undefined),
+    refused: mine.find(({ refused }) => refused !== undefined),
+    discard: (id: string) => outbox.discard(id),
+    check: (text: string, unit: string, hands: Hands | null) => {
+      const id = crypto.randomUUID();
+      outbox.add({ id, path, body: { id, text, unit, hands } });
+    },
+  };
+}

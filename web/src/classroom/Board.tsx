@@ -1,0 +1,148 @@
+import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { Loading, Page, Trouble } from '../ui/Notice';
+import { useBoard } from './board';
+import { StudentRow } from './StudentRow';
+import { WorthFiveMinutes } from './WorthFiveMinutes';
+
+const orders = {
+  name: { words: 'by name', compare: (a: BoardStudent, b: BoardStudent) => a.name.localeCompare(b.name) },
+  bench: {
+    words: 'by bench',
+    compare: (a: BoardStudent, b: BoardStudent) =>
+      (a.group ?? '').localeCompare(b.group ?? '', undefined, { numeric: true }) ||
+      a.name.localeCompare(b.name),
+  },
+  stuck: {
+    words: 'who is stuck first',
+    compare: (a: BoardStudent, b: BoardStudent) =>
+      wrongLately(b) - wrongLately(a) || a.name.localeCompare(b.name),
+  },
+  recent: {
+    words: 'newest reading first',
+    compare: (a: BoardStudent, b: BoardStudent) =>
+      (b.latest[0]?.at ?? '').localeCompare(a.latest[0]?.at ?? ''),
+  },
+} as const;
+
+const wrongLately = ({ latest }: BoardStudent): number => latest.filter(({ right }) => !right).length;
+
+/** The class at a glance, updating by itself: what each student read last, their marks, and their logbook. */
+export function Board() {
+  const { classId = '' } = useParams();
+  const board = useBoard(classId);
+  if (board.data === undefined) {
+    return board.isError ? (
+      <Trouble error={board.error} again={() => void board.refetch()} />
+    ) : (
+      <Loading what="the class" />
+    );
+  }
+  return <OpenBoard board={board.data} />;
+}
+
+function OpenBoard({ board }: { readonly board: BoardAnswer }) {
+  const [filter, setFilter] = useState('');
+  const [order, setOrder] = useState<keyof typeof orders>('name');
+  const wanted = filter.trim().toLowerCase();
+  const students = board.students
+    .filter(({ name, group }) => `${name} ${group ?? ''}`.toLowerCase().includes(wanted))
+    .sort(orders[order].compare);
+  return (
+    <Page
+      title={`${board.class.name}, today`}
+      aside={`${board.atWorkToday} of ${board.students.length} at work · readings today: ${board.readingsToday} · class code ${board.class.code}`}
+    >
+      {board.students.length === 0 ? (
+        <p>
+          Nobody is in this class yet.{' '}
+          <Link to="roster" className="text-beam underline">
+            Add your students
+          </Link>{' '}
+          and hand out their slips.
+        </p>
+      ) : (
+        <>
+          {board.worthFiveMinutes && (
+            <WorthFiveMinutes topic={board.worthFiveMinutes} instruments={board.instruments} />
+          )}
+          <div className="mb-3 flex flex-wrap items-center gap-4">
+            <label className="flex items-center gap-2">
+              Find
+              <input
+                value={filter}
+                onChange={(event) => setFilter(event.target.value)}
+                className="w-44 rounded-sm border border-edge bg-white px-2 py-1.5"
+              />
+            </label>
+            <label className="flex items-center gap-2">
+              Order
+              <select
+                value={order}
+                onChange={(event) => setOrder(event.target.value as keyof typeof orders)}
+                className="rounded-sm border border-edge bg-white px-2 py-1.5"
+              >
+                {Object.entries(orders).map(([key, { words }]) => (
+                  <option key={key} value={key}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <Link to="roster" className="ml-auto underline underline-offset-4">
+              Roster and slips
+            </Link>
+          </div>
+          <Table board={board} students={students} />
+        </>
+      )}
+    </Page>
+  );
+}
+
+function Table({
+  board,
+  students,
+}: {
+  readonly board: BoardAnswer;
+  readonly students: readonly BoardStudent[];
+}) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">Students of {board.class.name}</caption>
+        <thead>
+          <tr className="border-b-2 border-ink text-left align-bottom">
+            <th scope="col" className="py-2 pr-4">
+              Student
+            </th>
+            {board.instruments.map(({ kind, name }) => (
+              <th key={kind} scope="col" className="py-2 pr-4 first-letter:uppercase">
+                {name}
+              </th>
+            ))}
+            <th scope="col" className="py-2 pr-4">
+              Last reading
+            </th>
+            <th scope="col" className="py-2">
+              Logbook
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {students.map((student) => (
+            <StudentRow key={student.id} student={student} />
+          ))}
+          {students.length === 0 && (
+            <tr>
+              <td colSpan={3 + board.instruments.length} className="py-4 text-soft">
+                Nobody matches. Clear the field to see everyone.
+              </td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+    </div>
+  );
+}

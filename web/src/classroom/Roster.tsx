@@ -1,0 +1,158 @@
+import { at, paths, type NewSlips, type NewStudents, type SlipsAnswer } from '@green-beam/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useId, useState, type FormEvent } from 'react';
+import { Link, useParams } from 'react-router';
+import { call, sentenceFor } from '../api';
+import { Button } from '../ui/Button';
+import { Loading, Page, Trouble } from '../ui/Notice';
+import { useBoard } from './board';
+import { Slips } from './Slips';
+
+/** Who is in the class; adding students; slips to hand out. */
+export function Roster() {
+  const { classId = '' } = useParams();
+  const queries = useQueryClient();
+  const board = useBoard(classId);
+  const done = () => void queries.invalidateQueries({ queryKey: ['board', classId] });
+  const add = useMutation({
+    mutationFn: (body: NewStudents) => call<SlipsAnswer>('POST', at(paths.students, { classId }), body),
+    onSuccess: done,
+  });
+  const reset = useMutation({
+    mutationFn: (body: Partial<NewSlips>) => call<SlipsAnswer>('POST', at(paths.slips, { classId }), body),
+  });
+  const newest = add.submittedAt > reset.submittedAt ? add : reset;
+  if (board.data === undefined) {
+    return board.isError ? (
+      <Trouble error={board.error} again={() => void board.refetch()} />
+    ) : (
+      <Loading what="the roster" />
+    );
+  }
+  const { students, staffRole } = board.data;
+  const manages = staffRole !== 'assistant';
+  return (
+    <Page title={`${board.data.class.name}, roster and slips`} aside={`class code ${board.data.class.code}`}>
+      <p className="no-print mb-5">
+        <Link to={`/class/${classId}`} className="underline underline-offset-4">
+          Back to the class
+        </Link>
+      </p>
+      {newest.isError && (
+        <p role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
+          {sentenceFor(newest.error)}
+        </p>
+      )}
+      {newest.data && <Slips answer={newest.data} />}
+      <div className="no-print grid gap-10 lg:grid-cols-[1fr_22rem]">
+        <ul className="divide-y divide-rule border-y border-rule" aria-label="Students">
+          {students.map(({ id, name, group }) => (
+            <li key={id} className="flex items-center gap-4 py-2">
+              <span className="flex-1">
+                {name} <span className="text-sm text-soft">{group}</span>
+              </span>
+              {manages && (
+                <Button
+                  look="quiet"
+                  className="text-sm"
+                  disabled={reset.isPending}
+                  onClick={() => reset.mutate({ studentIds: [id] })}
+                >
+                  New slip<span className="sr-only"> for {name}</span>
+                </Button>
+              )}
+            </li>
+          ))}
+          {students.length === 0 && (
+            <li className="py-3 text-soft">Nobody yet. Write the names on the right.</li>
+          )}
+        </ul>
+        {manages && (
+          <div className="flex flex-col gap-8">
+            <AddStudents busy={add.isPending} onAdd={(names) => add.mutate({ names })} />
+            {students.length > 0 && (
+              <SlipsForAll
+                busy={reset.isPending}
+                onMake={() => reset.mutate({ everyone: true })}
+                count={students.length}
+              />
+            )}
+          </div>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+function AddStudents({ busy, onAdd }: { readonly busy: boolean; readonly onAdd: (names: string[]) => void }) {
+  const [text, setText] = useState('');
+  const id = useId();
+  const names = text
+    .split('\n')
+    .map((name) => name.trim())
+    .filter(Boolean);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (names.length > 0) onAdd(names);
+  };
+  return (
+    <form onSubmit={submit} className="flex flex-col gap-2">
+      <label htmlFor={id} className="font-bold">
+        Add students
+      </label>
+      <p className="text-sm text-soft">
+        One name a line. A first name and a letter are enough; no address is needed.
+      </p>
+      <textarea
+        id={id}
+        rows={5}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        className="rounded-sm border border-edge bg-white p-2"
+      />
+      <Button type="submit" look="main" disabled={busy || names.length === 0}>
+        {names.length === 1 ? 'Add one student' : `Add ${names.length || ''} students`}
+      </Button>
+    </form>
+  );
+}
+
+/** Asks once, because the slips in the students' hands stop working. */
+function SlipsForAll({
+  busy,
+  count,
+  onMake,
+}: {
+  readonly busy: boolean;
+  readonly count: number;
+  readonly onMake: () => void;
+}) {
+  const [asked, setAsked] = useState(false);
+  return (
+    <section aria-label="Slips for everyone" className="flex flex-col items-start gap-2">
+      <h2>Slips for everyone</h2>
+      <p className="text-sm text-soft">
+        A passphrase is shown only when its slip is made. New slips replace the old ones.
+      </p>
+      {asked ? (
+        <div className="flex gap-3">
+          <Button
+            look="main"
+            disabled={busy}
+            onClick={() => {
+              setAsked(false);
+              onMake();
+            }}
+          >
+            Replace all {count}
+          </Button>
+          <Button onClick={() => setAsked(false)}>Keep the old ones</Button>
+        </div>
+      ) : (
+        <Button disabled={busy} onClick={() => setAsked(true)}>
+          Make new slips for everyone
+        </Button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,89 @@
+import type { BoardReading, BoardStudent, LogbookLine } from '@green-beam/contract';
+import { inWords } from '@green-beam/core';
+import { ReadersMark } from '@green-beam/drawing';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Figure, Stated } from '../ui/Figure';
+
+/** One student: marks, the last reading with its verdict and cause, the logbook; the earlier readings unfold. */
+export function StudentRow({ student }: { readonly student: BoardStudent }) {
+  const [open, setOpen] = useState(false);
+  const { name, group, latest, marks, logbooks } = student;
+  const shown = open ? latest : latest.slice(0, 1);
+  return (
+    <tr className="border-b border-rule align-top">
+      <th scope="row" className="py-2 pr-4 text-left font-normal">
+        {name}
+        {group && <span className="block text-sm text-soft">{group}</span>}
+      </th>
+      {marks.map(({ kind, mark, skill }) => (
+        <td key={kind} className="py-2 pr-4">
+          {mark ? (
+            <ReadersMark mark={mark} shaky={skill.state === 'shaky'} />
+          ) : (
+            <span className="text-sm text-soft">{skill.state}</span>
+          )}
+        </td>
+      ))}
+      <td className="py-2 pr-4">
+        {shown.map((reading) => (
+          <ReadingLine key={reading.at} reading={reading} />
+        ))}
+        {latest.length === 0 && <span className="text-sm text-soft">no reading this week</span>}
+        {latest.length > 1 && (
+          <button
+            type="button"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            className="text-sm text-soft underline underline-offset-4"
+          >
+            {open ? 'Fewer' : `${latest.length - 1} earlier`}
+            <span className="sr-only"> of {name}</span>
+          </button>
+        )}
+      </td>
+      <td className="py-2">
+        {logbooks.map((line) => (
+          <LogbookCell key={line.investigationId} line={line} />
+        ))}
+      </td>
+    </tr>
+  );
+}
+
+function ReadingLine({ reading: { text, unit, right, causes, at } }: { readonly reading: BoardReading }) {
+  return (
+    <p>
+      <Figure text={text.trim()} /> {unit}{' '}
+      <strong className={right ? 'text-beam' : 'text-vermilion'}>{right ? 'right' : 'wrong'}</strong>
+      {causes.length > 0 && <span>: {causes.map(inWords).join(' or ')}</span>}{' '}
+      <time dateTime={at} className="text-sm text-soft">
+        {when(at)}
+      </time>
+    </p>
+  );
+}
+
+function LogbookCell({ line }: { readonly line: LogbookLine }) {
+  return (
+    <Link
+      to={`/logbook/${line.logbookId ?? ''}`}
+      className="block underline decoration-rule underline-offset-4 hover:decoration-ink"
+    >
+      {line.resultText ? (
+        <Stated text={line.resultText} />
+      ) : (
+        `${line.completeTrials} of ${line.trialsWanted} trials`
+      )}
+      <span className="sr-only">, {line.title}</span>
+    </Link>
+  );
+}
+
+function when(iso: string): string {
+  const time = new Date(iso);
+  const clock = time.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  return time.toDateString() === new Date().toDateString()
+    ? clock
+    : `${time.toLocaleDateString([], { weekday: 'short' })} ${clock}`;
+}

@@ -1,0 +1,28 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { ApiProblem } from './api';
+import { router } from './routes';
+import './styles.css';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (failures, error) => !(error instanceof ApiProblem) && failures < 3,
+      staleTime: 5_000,
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no place for the application.');
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

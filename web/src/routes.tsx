@@ -1,0 +1,37 @@
+import { createBrowserRouter } from 'react-router';
+import { Lost } from './shell/Lost';
+import { Shell } from './shell/Shell';
+
+/** Every address of the app. Screens load when they are first opened. */
+export const router = createBrowserRouter([
+  {
+    Component: Shell,
+    errorElement: <Lost />,
+    hydrateFallbackElement: <p />,
+    children: [
+      { index: true, lazy: async () => ({ Component: (await import('./today/Today')).Today }) },
+      { path: 'bench', lazy: async () => ({ Component: (await import('./bench/BenchIndex')).BenchIndex }) },
+      {
+        path: 'bench/:settingId',
+        lazy: async () => ({ Component: (await import('./bench/Station')).Station }),
+      },
+      {
+        path: 'logbook',
+        lazy: async () => ({ Component: (await import('./logbook/LogbookIndex')).LogbookIndex }),
+      },
+      {
+        path: 'logbook/:logbookId',
+        lazy: async () => ({ Component: (await import('./logbook/Logbook')).Logbook }),
+      },
+      {
+        path: 'class/:classId',
+        lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
+      },
+      {
+        path: 'class/:classId/roster',
+        lazy: async () => ({ Component: (await import('./classroom/Roster')).Roster }),
+      },
+      { path: '*', Component: Lost },
+    ],
+  },
+]);

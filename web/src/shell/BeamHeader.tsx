@@ -1,0 +1,136 @@
+import { paths } from '@green-beam/contract';
+import { useQueryClient } from '@tanstack/react-query';
+import clsx from 'clsx';
+import { NavLink } from 'react-router';
+import { call } from '../api';
+import { sessionKey, useWho } from '../session/who';
+import { Button } from '../ui/Button';
+import { KeyList } from './KeyList';
+import { useSectionKeys } from './useSectionKeys';
+
+export type BeamState = { readonly tipped: false } | { readonly tipped: true; readonly sentence: string };
+
+export interface Section {
+  readonly to: string;
+  readonly name: string;
+  /** The letter after `g`. */
+  readonly letter: string;
+}
+
+/** The sections that hang on the beam, for a student or for a teacher. */
+export function useSections(): readonly Section[] {
+  const { role, classes } = useWho();
+  const today = { to: '/', name: 'Today', letter: 't' };
+  const bench = { to: '/bench', name: 'Bench', letter: 'b' };
+  if (role === 'student') return [today, bench, { to: '/logbook', name: 'Logbook', letter: 'l' }];
+  return [
+    today,
+    ...classes.slice(0, 1).map(({ id }) => ({ to: `/class/${id}`, name: 'Class', letter: 'c' })),
+    bench,
+  ];
+}
+
+/** A balance beam across the page. It lies level while everything is stored, and tips when something waits. */
+export function BeamHeader({ state }: { readonly state: BeamState }) {
+  const sections = useSections();
+  useSectionKeys(sections);
+  return (
+    <header className="no-print relative bg-page">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-white focus:p-3"
+      >
+        Go to the page
+      </a>
+      <div className="flex flex-wrap items-center gap-x-6 px-4 pt-2 sm:px-7">
+        <p className="text-lg font-bold">Green Beam</p>
+        <SignedIn />
+      </div>
+      <nav
+        aria-label="Sections"
+        className={clsx(
+          'relative mt-1 origin-center transition-transform duration-500 motion-reduce:transition-none',
+          state.tipped && 'rotate-[0.7deg]',
+        )}
+      >
+        <ul className="flex justify-center gap-1 sm:gap-4">
+          {sections.map(({ to, name }) => (
+            <li key={to}>
+              <NavLink to={to} end={to === '/'} className="group block">
+                {({ isActive }) => (
+                  <span
+                    className={clsx(
+                      'relative block px-5 py-1.5 font-bold',
+                      isActive ? 'bg-beam text-white' : 'text-ink group-hover:bg-rule/50',
+                    )}
+                  >
+                    {name}
+                    <Notch filled={isActive} />
+                  </span>
+                )}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+        <div className="h-[3px] bg-beam" />
+      </nav>
+      <svg
+        aria-hidden="true"
+        viewBox="0 0 24 10"
+        className="mx-auto block h-2.5 w-6"
+        fill="var(--color-beam)"
+      >
+        <path d="M12 0 L20 10 H4 Z" />
+      </svg>
+      <p
+        role="status"
+        className={clsx(
+          'absolute right-4 bottom-[-22px] z-10 max-w-[70vw] bg-page px-2 text-right text-sm font-bold text-vermilion sm:right-7',
+          !state.tipped && 'sr-only',
+        )}
+      >
+        {state.tipped ? state.sentence : ''}
+      </p>
+    </header>
+  );
+}
+
+/** The tip by which a section hangs in its notch; pushed down for the current one. */
+function Notch({ filled }: { readonly filled: boolean }) {
+  return (
+    <svg
+      aria-hidden="true"
+      viewBox="0 0 16 8"
+      className={clsx('absolute left-1/2 h-2 w-4 -translate-x-1/2', filled ? '-bottom-2 z-10' : '-bottom-1')}
+    >
+      <path
+        d="M0 0 L8 8 L16 0 Z"
+        fill={filled ? 'var(--color-beam)' : 'var(--color-page)'}
+        stroke="var(--color-beam)"
+        strokeWidth={filled ? 0 : 1.5}
+      />
+    </svg>
+  );
+}
+
+function SignedIn() {
+  const { name, classes } = useWho();
+  const queries = useQueryClient();
+  const signOut = async () => {
+    await call('DELETE', paths.session);
+    queries.clear();
+    await queries.invalidateQueries({ queryKey: sessionKey });
+  };
+  return (
+    <div className="ml-auto flex items-center gap-3 text-sm">
+      <span>
+        {name}
+        {classes[0] && ` · ${classes.map(({ name: className }) => className).join(', ')}`}
+      </span>
+      <KeyList />
+      <Button look="quiet" className="text-sm" onClick={() => void signOut()}>
+        Sign out
+      </Button>
+    </div>
+  );
+}

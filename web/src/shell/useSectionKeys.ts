@@ -1,0 +1,27 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import type { Section } from './BeamHeader';
+
+/** True while somebody types: single letters are then text. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+/** `g`, then a letter: go to a section. */
+export function useSectionKeys(sections: readonly Section[]): void {
+  const navigate = useNavigate();
+  useEffect(() => {
+    let going = false;
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      const section = going ? sections.find(({ letter }) => letter === event.key) : undefined;
+      going = event.key === 'g';
+      if (section) {
+        event.preventDefault();
+        void navigate(section.to);
+      }
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [sections, navigate]);
+}

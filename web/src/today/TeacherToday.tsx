@@ -1,0 +1,118 @@
+import { paths, type BoardAnswer, type ClassName } from '@green-beam/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useId, useState, type FormEvent } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { call, sentenceFor } from '../api';
+import { useBoard } from '../classroom/board';
+import { WorthFiveMinutes } from '../classroom/WorthFiveMinutes';
+import { sessionKey, useWho } from '../session/who';
+import { Button } from '../ui/Button';
+import { Loading, Page, Trouble } from '../ui/Notice';
+
+/** The teacher's classes at a glance. */
+export function TeacherToday() {
+  const { name, classes } = useWho();
+  return (
+    <Page title="Today" aside={name}>
+      {classes.length === 0 && (
+        <p className="mb-5">You have no class yet. Give it a name; the students come next.</p>
+      )}
+      <div className="flex flex-col gap-10">
+        {classes.map((line) => (
+          <ClassToday key={line.id} line={line} />
+        ))}
+        <AddClass />
+      </div>
+    </Page>
+  );
+}
+
+function ClassToday({ line }: { readonly line: ClassName }) {
+  const board = useBoard(line.id);
+  if (board.data === undefined) {
+    return board.isError ? (
+      <Trouble error={board.error} again={() => void board.refetch()} />
+    ) : (
+      <Loading what={line.name} />
+    );
+  }
+  const { students, atWorkToday, readingsToday, worthFiveMinutes, instruments } = board.data;
+  return (
+    <section aria-label={line.name}>
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-5 border-b-2 border-ink pb-1">
+        <h2 className="text-xl">{line.name}</h2>
+        <p className="text-soft">class code {line.code}</p>
+        <Link to={`/class/${line.id}`} className="ml-auto font-bold underline underline-offset-4">
+          Open the class
+        </Link>
+      </div>
+      {worthFiveMinutes && <WorthFiveMinutes topic={worthFiveMinutes} instruments={instruments} />}
+      <dl className="flex flex-wrap gap-x-10 gap-y-3">
+        <Fact name="At work today" value={`${atWorkToday} of ${students.length}`} />
+        <Fact name="Readings today" value={String(readingsToday)} />
+        <Fact name="Logbooks" value={logbookWords(board.data)} />
+        <Fact name="Last three readings wrong" value={stuckWords(board.data)} />
+      </dl>
+    </section>
+  );
+}
+
+function Fact({ name, value }: { readonly name: string; readonly value: string }) {
+  return (
+    <div>
+      <dt className="text-sm text-soft">{name}</dt>
+      <dd className="text-lg">{value}</dd>
+    </div>
+  );
+}
+
+function logbookWords({ students }: BoardAnswer): string {
+  const books = new Map(students.flatMap(({ logbooks }) => logbooks).map((line) => [line.logbookId, line]));
+  const complete = [...books.values()].filter(({ resultText }) => resultText !== null).length;
+  return `${complete} of ${books.size} with a result`;
+}
+
+function stuckWords({ students }: BoardAnswer): string {
+  const stuck = students.filter(
+    ({ latest }) => latest.length >= 3 && latest.slice(0, 3).every(({ right }) => !right),
+  );
+  return stuck.length === 0 ? 'nobody' : stuck.map(({ name }) => name).join(', ');
+}
+
+function AddClass() {
+  const [name, setName] = useState('');
+  const id = useId();
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const add = useMutation({
+    mutationFn: () => call<ClassName>('POST', paths.classes, { name }),
+    onSuccess: async (made) => {
+      await queries.invalidateQueries({ queryKey: sessionKey });
+      await navigate(`/class/${made.id}/roster`);
+    },
+  });
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (name.trim() !== '') add.mutate();
+  };
+  return (
+    <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
+      <div>
+        <label htmlFor={id} className="mb-1 block">
+          Another class
+        </label>
+        <input
+          id={id}
+          value={name}
+          maxLength={60}
+          onChange={(event) => setName(event.target.value)}
+          className="rounded-sm border border-edge bg-white px-3 py-2"
+        />
+      </div>
+      <Button type="submit" disabled={add.isPending || name.trim() === ''}>
+        Make the class
+      </Button>
+      {add.isError && <p role="alert">{sentenceFor(add.error)}</p>}
+    </form>
+  );
+}

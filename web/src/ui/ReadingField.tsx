@@ -1,0 +1,69 @@
+import { parseNumber } from '@green-beam/core';
+import clsx from 'clsx';
+import type { InputHTMLAttributes, Ref } from 'react';
+import { doubtfulAt } from './Figure';
+
+interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'size' | 'value'> {
+  readonly value: string;
+  readonly size?: 'large' | 'cell';
+  readonly ref?: Ref<HTMLInputElement>;
+}
+
+/**
+ * A field for a measured number. What is typed is never changed; its doubtful digit is marked while it is typed,
+ * by a copy of the text behind the transparent one.
+ */
+export function ReadingField({ value, size = 'cell', className, ...input }: Props) {
+  const at = doubtfulAt(value);
+  const text = size === 'large' ? 'text-5xl leading-tight tracking-wide' : 'text-lg';
+  const box = size === 'large' ? 'px-1 py-1' : 'px-2 py-1.5';
+  return (
+    <span className={clsx('relative block min-w-0', className)}>
+      <span
+        aria-hidden="true"
+        className={clsx(
+          'absolute inset-0 overflow-hidden whitespace-pre font-mono border-2 border-transparent',
+          text,
+          box,
+        )}
+      >
+        {at < 0 ? value : value.slice(0, at)}
+        {at >= 0 && (
+          <span className="text-brass shadow-[0_3px_0_0_var(--color-brass-line)]">
+            {value.slice(at, at + 1)}
+          </span>
+        )}
+        {at >= 0 && value.slice(at + 1)}
+      </span>
+      <input
+        type="text"
+        inputMode="text"
+        autoComplete="off"
+        autoCapitalize="off"
+        spellCheck={false}
+        maxLength={60}
+        value={value}
+        className={clsx(
+          'relative w-full rounded-sm border-2 bg-transparent font-mono text-transparent caret-ink',
+          size === 'large' ? 'border-transparent border-b-ink rounded-b-none' : 'border-rule bg-white/40',
+          text,
+          box,
+        )}
+        {...input}
+      />
+    </span>
+  );
+}
+
+const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+const count = (n: number, noun: string): string => `${words[n] ?? n} ${noun}${n === 1 ? '' : 's'}`;
+
+/** What the writing says of itself: its figures and decimals, or what could not be understood. */
+export function describeWriting(text: string): string {
+  if (text.trim() === '') return 'Write every digit that you can see, and the one that you estimate.';
+  const parsed = parseNumber(text);
+  if (!parsed.ok) return parsed.problem.message;
+  const { figures, decimals } = parsed.number;
+  const said = `${count(figures, 'figure')}, ${count(Math.max(0, decimals), 'decimal')}.`;
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
