@@ -40,7 +40,7 @@ describe('the cylinder', () => {
       const markup = draw(
         <GraduatedCylinder picture={graduatedCylinder.picture(setting) as CylinderPicture} card />,
       );
-      const lines = attributes(markup, /y1="([-\d.]+)" y2="\1" stroke-width/g);
+      const lines = attributes(markup, /y1="([-\d.]+)" y2="\1" stroke-width="(?:2|1.4)"/g);
       const gaps = lines.slice(1).map((y, at) => Math.abs(y - (lines[at] ?? 0)));
       // Every line is one division, 24 units, from the next: countable.
       for (const gap of gaps) expect(gap).toBeCloseTo(24, 6);

@@ -182,14 +182,41 @@ function Marks({ model, radius, yOf }: Geometry) {
         const length = numbered ? short * 1.7 : middle && spaces > 4 ? short * 1.32 : short;
         return (
           <g key={count}>
+            {/* A dark edge under each line keeps it visible against the white of a card. */}
+            <line
+              className="edge"
+              x1={start - 1}
+              x2={start + length + 1}
+              y1={y}
+              y2={y}
+              stroke="#0b1411"
+              strokeOpacity={0.7}
+              strokeWidth={4}
+            />
             <line x1={start} x2={start + length} y1={y} y2={y} strokeWidth={numbered ? 2 : 1.4} />
             {numbered && (
-              <text x={start + length + 8} y={y + 6} fontSize={19} fontWeight={600} stroke="none">
+              <text
+                x={start + length + 8}
+                y={y + 6}
+                fontSize={19}
+                fontWeight={600}
+                stroke="#0b1411"
+                strokeWidth={5}
+                paintOrder="stroke"
+              >
                 {shown(ml)}
               </text>
             )}
             {numbered && model.falling && (
-              <text x={start - 10} y={y + 6} fontSize={19} textAnchor="end" stroke="none">
+              <text
+                x={start - 10}
+                y={y + 6}
+                fontSize={19}
+                textAnchor="end"
+                stroke="#0b1411"
+                strokeWidth={5}
+                paintOrder="stroke"
+              >
                 {shown(highest - ml)}
               </text>
             )}

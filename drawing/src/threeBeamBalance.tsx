@@ -7,8 +7,8 @@ export const balanceView = { width: 770, height: 640 } as const;
 
 const pivot = { x: 128, y: 300 } as const;
 const beamFrom = 150;
-const beamTo = 690;
-const plateX = 716;
+const beamTo = 676;
+const plateX = 708;
 const pxPerMark = 7;
 const beamTops = { hundreds: 300, tens: 386, ones: 472 } as const;
 const beamHeight = 46;
@@ -17,12 +17,12 @@ export type BeamKey = keyof Riders;
 
 /** Where on its beam a rider of so many grams stands. */
 export function riderX(key: BeamKey, grams: number): number {
-  return beamFrom + 14 + (grams / topOf(key)) * (beamTo - beamFrom - 28);
+  return beamFrom + 10 + (grams / topOf(key)) * (beamTo - beamFrom - 20);
 }
 
 /** The grams under a place on a beam, kept on the beam. */
 export function gramsAt(key: BeamKey, x: number): number {
-  const share = (x - beamFrom - 14) / (beamTo - beamFrom - 28);
+  const share = (x - beamFrom - 10) / (beamTo - beamFrom - 20);
   return Math.min(1, Math.max(0, share)) * topOf(key);
 }
 
@@ -48,6 +48,7 @@ export function ThreeBeamBalance({
   return (
     <g fontFamily={figureFont} fontSize={15}>
       <Stand />
+      <Plate />
       <g transform={`rotate(${turnFor(pointer)} ${pivot.x} ${pivot.y})`}>
         <Frame />
         {beams.map(({ key }) => (
@@ -58,7 +59,6 @@ export function ThreeBeamBalance({
         ))}
       </g>
       <Pan onPan={picture.onPan} pointer={pointer} />
-      <Plate />
       <circle cx={pivot.x} cy={pivot.y} r={11} fill={ink.metal} stroke={ink.metalEdge} strokeWidth={2} />
     </g>
   );
@@ -85,7 +85,7 @@ function Frame() {
       <rect x={beamFrom - 30} y={y - 6} width={22} height={bottom - y + 12} rx={3} />
       <rect x={beamTo + 2} y={y - 6} width={12} height={bottom - y + 12} rx={3} />
       <path
-        d={`M${beamTo + 14} ${pivot.y - 3} L${plateX - 12} ${pivot.y} L${beamTo + 14} ${pivot.y + 3} Z`}
+        d={`M${beamTo + 14} ${pivot.y - 4} L${plateX + 2} ${pivot.y} L${beamTo + 14} ${pivot.y + 4} Z`}
         fill={ink.vermilion}
         stroke="none"
       />
@@ -207,16 +207,16 @@ function Pan({ onPan, pointer }: { readonly onPan: boolean; readonly pointer: nu
 function Plate() {
   return (
     <g>
-      <rect x={plateX - 8} y={pivot.y - 86} width={46} height={172} rx={4} fill={ink.page} />
+      <rect x={plateX - 4} y={pivot.y - 86} width={50} height={172} rx={4} fill={ink.page} />
       {Array.from({ length: 21 }, (_, at) => {
         const mark = at - 10;
         const y = pivot.y - mark * pxPerMark;
-        const length = mark === 0 ? 30 : mark % 5 === 0 ? 18 : 11;
+        const length = mark === 0 ? 24 : mark % 5 === 0 ? 18 : 11;
         return (
           <line
             key={mark}
-            x1={plateX - 4}
-            x2={plateX - 4 + length}
+            x1={plateX}
+            x2={plateX + length}
             y1={y}
             y2={y}
             stroke={mark === 0 ? ink.beam : ink.ink}

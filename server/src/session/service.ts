@@ -68,7 +68,7 @@ export async function whoIs({ models }: Database, { id, role, name }: PersonRow)
       : await models.classStudents.findAll({ where: { personId: id } });
   const rows = await models.classes.findAll({
     where: { id: memberships.map(({ classId }) => classId) },
-    order: [['name', 'asc']],
+    order: [['createdAt', 'asc']],
   });
   return { id, role, name, classes: rows.map(className) };
 }

@@ -38,7 +38,7 @@ function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
   const Apparatus = apparatuses[setting.kind];
   const handled = setting.mode === 'handle';
   return (
-    <main id="main" className="grid md:h-[calc(100vh-98px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
+    <main id="main" className="grid md:h-[calc(100vh-65px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
       <title>{`${setting.modelName} · Green Beam`}</title>
       {Apparatus && <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />}
       <section aria-label="Your page" className="flex flex-col gap-6 overflow-y-auto p-6 sm:p-9">

@@ -13,8 +13,7 @@ export function StudentRow({ student }: { readonly student: BoardStudent }) {
   return (
     <tr className="border-b border-rule align-top">
       <th scope="row" className="py-2 pr-4 text-left font-normal">
-        {name}
-        {group && <span className="block text-sm text-soft">{group}</span>}
+        {name} {group && <span className="text-sm whitespace-nowrap text-soft">{group}</span>}
       </th>
       {marks.map(({ kind, mark, skill }) => (
         <td key={kind} className="py-2 pr-4">
@@ -25,17 +24,17 @@ export function StudentRow({ student }: { readonly student: BoardStudent }) {
           )}
         </td>
       ))}
-      <td className="py-2 pr-4">
+      <td className="py-2 pr-4 [&>p:first-of-type]:inline">
+        {latest.length === 0 && <span className="text-sm text-soft">no reading this week</span>}
         {shown.map((reading) => (
           <ReadingLine key={reading.at} reading={reading} />
         ))}
-        {latest.length === 0 && <span className="text-sm text-soft">no reading this week</span>}
         {latest.length > 1 && (
           <button
             type="button"
             aria-expanded={open}
             onClick={() => setOpen(!open)}
-            className="text-sm text-soft underline underline-offset-4"
+            className="ml-2 text-sm text-soft underline underline-offset-4"
           >
             {open ? 'Fewer' : `${latest.length - 1} earlier`}
             <span className="sr-only"> of {name}</span>

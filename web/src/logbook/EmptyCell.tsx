@@ -24,12 +24,13 @@ export function EmptyCell({
     book.write({ trial, column: column.key, text });
     setText('');
   };
+  // Leaving the cell writes it down, so Enter only has to leave it, for the next one if there is one.
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter') return;
     const cells = [...(event.currentTarget.closest('table')?.querySelectorAll('input') ?? [])];
     const next = cells[cells.indexOf(event.currentTarget) + 1];
-    writeDown();
-    next?.focus();
+    if (next) next.focus();
+    else event.currentTarget.blur();
   };
   return (
     <>

@@ -50,7 +50,10 @@ function Numbers({ result }: { readonly result: Result }) {
   const { n, meanText, spreadText, plusMinus } = result;
   return (
     <dl className="flex flex-wrap gap-x-8 gap-y-2">
-      <Number name="Trials" value={String(n)} />
+      <div>
+        <dt className="text-sm text-soft">Trials</dt>
+        <dd className="font-mono">{n}</dd>
+      </div>
       <Number name="Mean" value={meanText} unit="g/cm³" />
       {spreadText && <Number name="Standard deviation" value={spreadText} unit="g/cm³" />}
       {plusMinus?.relativePercent && (

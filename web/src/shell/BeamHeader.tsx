@@ -42,25 +42,25 @@ export function BeamHeader({ state }: { readonly state: BeamState }) {
       >
         Go to the page
       </a>
-      <div className="flex flex-wrap items-center gap-x-6 px-4 pt-2 sm:px-7">
+      <div className="flex flex-wrap items-center justify-between gap-x-6 px-4 pt-2.5 sm:px-7 md:absolute md:inset-x-0">
         <p className="text-lg font-bold">Green Beam</p>
         <SignedIn />
       </div>
       <nav
         aria-label="Sections"
         className={clsx(
-          'relative mt-1 origin-center transition-transform duration-500 motion-reduce:transition-none',
+          'origin-center pt-3.5 transition-transform duration-500 motion-reduce:transition-none',
           state.tipped && 'rotate-[0.7deg]',
         )}
       >
-        <ul className="flex justify-center gap-1 sm:gap-4">
+        <ul className="flex gap-1 pl-2 sm:gap-3 md:pl-48">
           {sections.map(({ to, name }) => (
-            <li key={to}>
+            <li key={to} className="relative">
               <NavLink to={to} end={to === '/'} className="group block">
                 {({ isActive }) => (
                   <span
                     className={clsx(
-                      'relative block px-5 py-1.5 font-bold',
+                      'relative block px-4 py-1.5 font-bold',
                       isActive ? 'bg-beam text-white' : 'text-ink group-hover:bg-rule/50',
                     )}
                   >
@@ -74,13 +74,8 @@ export function BeamHeader({ state }: { readonly state: BeamState }) {
         </ul>
         <div className="h-[3px] bg-beam" />
       </nav>
-      <svg
-        aria-hidden="true"
-        viewBox="0 0 24 10"
-        className="mx-auto block h-2.5 w-6"
-        fill="var(--color-beam)"
-      >
-        <path d="M12 0 L20 10 H4 Z" />
+      <svg aria-hidden="true" viewBox="0 0 40 12" className="mx-auto block h-3 w-10" fill="var(--color-beam)">
+        <path d="M20 0 L34 12 H6 Z" />
       </svg>
       <p
         role="status"

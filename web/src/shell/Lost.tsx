@@ -3,7 +3,7 @@ import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 /** An address that leads nowhere, or a screen that could not be shown. */
 export function Lost() {
   const error = useRouteError();
-  const missing = error === undefined || isRouteErrorResponse(error);
+  const missing = error === undefined || error === null || isRouteErrorResponse(error);
   return (
     <main id="main" className="p-8">
       <title>Green Beam</title>

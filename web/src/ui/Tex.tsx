@@ -7,7 +7,7 @@ export default function Tex({ tex }: { readonly tex: string }) {
   const place = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     if (place.current)
-      katex.render(tex, place.current, { displayMode: false, throwOnError: false, strict: false });
+      katex.render(`\\displaystyle ${tex}`, place.current, { throwOnError: false, strict: false });
   }, [tex]);
   return (
     <div

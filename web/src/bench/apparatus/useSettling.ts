@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 
 const swingsPerSecond = 0.9;
-const damping = 0.22;
+const damping = 0.28;
 const stillBelow = 0.02;
 
 /**

@@ -1,0 +1,75 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
+
+async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`),
+  ).toEqual([]);
+}
+
+for (const width of [1280, 390]) {
+  test.describe(`at ${width} px`, () => {
+    test.use({ viewport: { width, height: 800 } });
+
+    test('axe finds nothing on the student’s screens', async ({ page }) => {
+      await page.goto(baseUrl());
+      await page.getByRole('heading', { name: 'Green Beam' }).waitFor();
+      await clean(page);
+      await signInStudent(page, 'Adaline Moor');
+      await clean(page);
+      await page.getByRole('link', { name: 'Bench' }).click();
+      await page.getByRole('button', { name: 'Read the three-beam balance' }).waitFor();
+      await clean(page);
+      for (const name of [
+        'Read the graduated cylinder',
+        'Handle the graduated cylinder',
+        'Read the three-beam balance',
+        'Handle the three-beam balance',
+      ]) {
+        await page.goto(`${baseUrl()}/bench`);
+        await page.getByRole('button', { name }).click();
+        await page.getByLabel('Your reading').fill('1 g');
+        await page.keyboard.press('Enter');
+        await page.getByText('tries left').waitFor();
+        await clean(page);
+      }
+      await page.getByRole('button', { name: '? keys' }).click();
+      await clean(page);
+      await page.keyboard.press('Escape');
+      await page.getByRole('link', { name: 'Logbook' }).click();
+      await page.getByRole('link', { name: 'Look at it' }).waitFor();
+      await clean(page);
+      await page.getByRole('link', { name: 'Look at it' }).click();
+      await page.getByRole('button', { name: 'Working of the result' }).click();
+      await page.locator('.katex').first().waitFor();
+      await clean(page);
+      await page
+        .getByRole('button', { name: /^Correct Mass/ })
+        .first()
+        .click();
+      await clean(page);
+    });
+
+    test('axe finds nothing on the teacher’s screens', async ({ page }) => {
+      await signInTeacher(page);
+      await page.getByText('At work today').first().waitFor();
+      await clean(page);
+      await page.getByRole('link', { name: 'Class', exact: true }).click();
+      await page
+        .getByRole('button', { name: /earlier/ })
+        .first()
+        .click();
+      await clean(page);
+      await page.getByRole('link', { name: 'Roster and slips' }).click();
+      await page.getByRole('button', { name: 'Make new slips for everyone' }).click();
+      await clean(page);
+      await page.goto(`${baseUrl()}/nowhere`);
+      await page.getByText('There is nothing at this address.').waitFor();
+      await clean(page);
+    });
+  });
+}

@@ -1,0 +1,109 @@
+import { riderX, eyeY } from '@green-beam/drawing';
+import type { BalancePicture } from '@green-beam/core';
+import type { Page } from '@playwright/test';
+import { baseUrl, expect, signInStudent, test } from '../support/people';
+import { readRightly, settingShown } from '../support/reading';
+
+const handle = (page: Page, name: string) =>
+  settingShown(page, async () => {
+    await page.goto(`${baseUrl()}/bench`);
+    await page.getByRole('button', { name: `Handle the ${name}` }).click();
+  });
+
+/** Drags a handle to a place given in the drawing's own units. */
+async function drag(page: Page, label: string, to: { x?: number; y?: number }): Promise<void> {
+  const rider = page.getByRole('slider', { name: label });
+  const box = await rider.boundingBox();
+  if (!box) throw new Error(`${label} is not drawn.`);
+  const place = await page.locator('svg[role="group"]').evaluate((svg, { x, y }) => {
+    const matrix = (svg as SVGSVGElement).getScreenCTM();
+    const point = new DOMPoint(x ?? 0, y ?? 0).matrixTransform(matrix ?? undefined);
+    return { x: x === undefined ? null : point.x, y: y === undefined ? null : point.y };
+  }, to);
+  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(place.x ?? from.x, place.y ?? from.y, { steps: 8 });
+  await page.mouse.up();
+}
+
+test('a balance is brought level by hand: dragging, snapping, finer by keys', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  let setting = await handle(page, 'three-beam balance');
+  while ((setting.picture as BalancePicture).zeroMoment !== 0)
+    setting = await handle(page, 'three-beam balance');
+  const { loadMoment } = setting.picture as BalancePicture;
+  await page.getByRole('button', { name: 'Put the tin on the pan' }).click();
+  await expect(page.getByText('The pointer rests high, at its stop.')).toBeVisible({ timeout: 15_000 });
+
+  const hundreds = Math.floor(loadMoment / 100) * 100;
+  const tens = Math.floor((loadMoment - hundreds) / 10) * 10;
+  const ones = loadMoment - hundreds - tens;
+  // Let go a little beside the notch: it drops in.
+  await drag(page, 'Rider on the beam of hundreds', { x: riderX('hundreds', hundreds) + 9 });
+  await drag(page, 'Rider on the beam of tens', { x: riderX('tens', tens) - 6 });
+  await expect(page.getByRole('slider', { name: /hundreds/ })).toHaveAttribute(
+    'aria-valuetext',
+    `in notch ${hundreds / 100}`,
+  );
+  await expect(page.getByRole('slider', { name: /tens/ })).toHaveAttribute(
+    'aria-valuetext',
+    `in notch ${tens / 10}`,
+  );
+
+  const sliding = page.getByRole('slider', { name: /0 to 10/ });
+  await sliding.focus();
+  for (let step = 0; step < Math.floor(ones * 10); step += 1) await page.keyboard.press('ArrowRight');
+  for (let step = 0; step < Math.round((ones * 10 - Math.floor(ones * 10)) * 10); step += 1)
+    await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByText('The pointer rests on its mark.')).toBeVisible({ timeout: 15_000 });
+
+  await page.getByLabel('Your reading').fill(loadMoment.toFixed(1));
+  await page.getByRole('radio', { name: 'g', exact: true }).click();
+  await page.getByRole('button', { name: 'Check reading' }).click();
+  await expect(page.getByText('Level: rightly read.')).toBeVisible();
+});
+
+test('a balance that is not level is told as such, and its state survives a reload', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  await handle(page, 'three-beam balance');
+  await page.getByRole('button', { name: 'Put the tin on the pan' }).click();
+  await page.getByRole('slider', { name: /0 to 10/ }).focus();
+  for (let step = 0; step < 5; step += 1) await page.keyboard.press('ArrowRight');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Take the tin off' })).toBeVisible();
+  await page.getByLabel('Your reading').fill('0.5 g');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The balance was not level when you read it.')).toBeVisible();
+});
+
+test('a cylinder is read with the eye brought level', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  const setting = await handle(page, 'graduated cylinder');
+  const eye = page.getByRole('slider', { name: 'Your eye' });
+  await expect(eye).toHaveAttribute('aria-valuetext', /from (above|below)/);
+  await drag(page, 'Your eye', { y: eyeY(0) });
+  await expect(eye).toHaveAttribute('aria-valuetext', 'the ring of the surface is closed to a line');
+  await page.keyboard.press('c');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('button', { name: 'Lens' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Card' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByLabel('Your reading').fill(`${readRightly(setting.picture)} mL`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Level: rightly read.')).toBeVisible();
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test('the page slides under the bench, and nothing runs off the side', async ({ page }) => {
+    await signInStudent(page, 'Verity Moss');
+    for (const name of ['three-beam balance', 'graduated cylinder']) {
+      await handle(page, name);
+      await expect(page.getByLabel('Your reading')).toBeVisible();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    }
+    await page.getByRole('radio').first().tap();
+    await expect(page.getByRole('radio').first()).toBeChecked();
+  });
+});

@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'journeys',
+  outputDir: '../test-results',
+  globalSetup: './support/globalSetup.ts',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: process.env['CI'] ? 'list' : 'line',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});
