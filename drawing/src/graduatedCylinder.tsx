@@ -78,7 +78,10 @@ function Card({ radius, lift }: Geometry) {
   );
 }
 
-/** The liquid with its surface, seen at the height of the eye: level on, the ring of its rim closes to a line. */
+/**
+ * The liquid with its surface, seen at the height of the eye. Level on, the ring of its rim closes to a line; from
+ * above the front of the ring is its lower half, from below its upper one, and the liquid begins there.
+ */
 function Liquid({
   model,
   pxPerMm,
@@ -95,24 +98,28 @@ function Liquid({
   const curve =
     `M${left} ${edge} C${left + bend * 0.12} ${edge + rise * 0.72} ${left + bend * 0.5} ${middle} ${left + bend} ${middle} ` +
     `L${right - bend} ${middle} C${right - bend * 0.5} ${middle} ${right - bend * 0.12} ${edge + rise * 0.72} ${right} ${edge}`;
+  const opening = Math.abs(lift);
+  const front = `M${left} ${edge} A${radius} ${opening} 0 0 ${lift > 0 ? 0 : 1} ${right} ${edge}`;
+  const level = opening < 0.5;
   return (
     <g>
       <path
-        d={`${curve} L${right} ${cylinderView.height} L${left} ${cylinderView.height} Z`}
+        d={`${level ? curve : front} L${right} ${cylinderView.height} L${left} ${cylinderView.height} Z`}
         fill={ink.water}
         fillOpacity={0.62}
       />
-      <ellipse
-        cx={middleX}
-        cy={edge}
-        rx={radius}
-        ry={Math.abs(lift)}
-        fill="#a9cdee"
-        fillOpacity={lift === 0 ? 0 : 0.35}
-        stroke="#cfe4f6"
-        strokeOpacity={lift === 0 ? 0 : 0.9}
-        strokeWidth={1.2}
-      />
+      {!level && (
+        <ellipse
+          cx={middleX}
+          cy={edge}
+          rx={radius}
+          ry={opening}
+          fill={lift > 0 ? '#9cc4e8' : '#5b93c6'}
+          fillOpacity={0.45}
+          stroke="#cfe4f6"
+          strokeWidth={1.2}
+        />
+      )}
       <path
         d={curve}
         fill="none"

@@ -7,8 +7,10 @@ export const balanceView = { width: 770, height: 640 } as const;
 
 const pivot = { x: 128, y: 300 } as const;
 const beamFrom = 150;
-const beamTo = 676;
-const plateX = 708;
+const beamTo = 686;
+const scaleFrom = beamFrom + 10;
+const scaleTo = beamTo - 22;
+const plateX = 718;
 const pxPerMark = 7;
 const beamTops = { hundreds: 300, tens: 386, ones: 472 } as const;
 const beamHeight = 46;
@@ -17,12 +19,12 @@ export type BeamKey = keyof Riders;
 
 /** Where on its beam a rider of so many grams stands. */
 export function riderX(key: BeamKey, grams: number): number {
-  return beamFrom + 10 + (grams / topOf(key)) * (beamTo - beamFrom - 20);
+  return scaleFrom + (grams / topOf(key)) * (scaleTo - scaleFrom);
 }
 
 /** The grams under a place on a beam, kept on the beam. */
 export function gramsAt(key: BeamKey, x: number): number {
-  const share = (x - beamFrom - 10) / (beamTo - beamFrom - 20);
+  const share = (x - scaleFrom) / (scaleTo - scaleFrom);
   return Math.min(1, Math.max(0, share)) * topOf(key);
 }
 

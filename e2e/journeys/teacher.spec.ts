@@ -51,6 +51,7 @@ test('a teacher makes a class, adds students and prints slips that open the door
   await page.getByLabel('Add students').fill('Yorick Lane\nZelda Pym');
   await page.getByRole('button', { name: 'Add 2 students' }).click();
   const slip = page.getByRole('listitem').filter({ hasText: 'passphrase' }).filter({ hasText: 'Zelda Pym' });
+  await expect(slip).toBeVisible();
   const [code, passphrase] = await slip.locator('span').allTextContents();
   const student = await (await browser.newContext()).newPage();
   await student.goto(baseUrl());

@@ -48,7 +48,7 @@ function InstrumentLine({
   const layOut = useLayOut();
   const take = (mode: Mode) => layOut.mutate({ kind, mode, ...(model === '' ? {} : { model }) });
   return (
-    <li className="grid items-center gap-x-6 gap-y-3 py-5 md:grid-cols-[1fr_auto_auto]">
+    <li className="grid items-center gap-x-6 gap-y-3 py-5 md:grid-cols-[1fr_7rem_30rem]">
       <div>
         <h2 className="first-letter:uppercase">{name}</h2>
         <p>
@@ -60,7 +60,7 @@ function InstrumentLine({
       <div className="flex items-center gap-3">
         {mark && <ReadersMark mark={mark} shaky={skill.state === 'shaky'} />}
       </div>
-      <div className="flex flex-wrap items-center gap-3">
+      <div className="flex flex-wrap items-center gap-3 md:justify-end">
         {models.length > 1 && (
           <select
             aria-label={`Which ${name}`}

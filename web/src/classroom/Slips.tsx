@@ -12,9 +12,9 @@ export function Slips({ answer }: { readonly answer: SlipsAnswer }) {
         </p>
         <Button onClick={() => print()}>Print the slips</Button>
       </div>
-      <ul className="grid gap-px border border-ink bg-ink sm:grid-cols-2 lg:grid-cols-3">
+      <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {answer.slips.map(({ studentId, name, passphrase }) => (
-          <li key={studentId} className="break-inside-avoid bg-white p-4">
+          <li key={studentId} className="break-inside-avoid border border-dashed border-ink bg-white p-4">
             <p className="text-sm text-soft">Green Beam · {location.host}</p>
             <p className="text-lg font-bold">{name}</p>
             <p>

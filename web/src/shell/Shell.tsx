@@ -52,5 +52,7 @@ function beamState(connected: boolean, waiting: number, refused: string | undefi
           : 'No connection. What you write is kept here.',
     };
   }
-  return waiting > 0 ? { tipped: true, sentence: `${things} to be sent.` } : { tipped: false };
+  return waiting > 0
+    ? { tipped: true, sentence: `${things} to be sent; nothing is lost.` }
+    : { tipped: false };
 }

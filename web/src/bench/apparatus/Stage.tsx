@@ -7,6 +7,8 @@ import { inDrawing } from './handle';
 interface Props {
   readonly label: string;
   readonly view: { readonly width: number; readonly height: number };
+  /** Where the lens lies when it is taken up. */
+  readonly lensAt: Point;
   readonly children: ReactNode;
   /** Buttons beside the lens. */
   readonly tools?: ReactNode;
@@ -17,9 +19,9 @@ interface Props {
 const lensStep = 24;
 
 /** The dark bench with a drawing on it, the lens, and the tools below. */
-export function Stage({ label, view, children, tools, keys }: Props) {
+export function Stage({ label, view, lensAt, children, tools, keys }: Props) {
   const [lens, setLens] = useState(false);
-  const [at, setAt] = useState<Point>({ x: view.width / 2, y: view.height / 2 });
+  const [at, setAt] = useState(lensAt);
   useStageKeys({ ...keys, l: () => setLens((on) => !on) });
   const moveLens = (event: KeyboardEvent) => {
     const step = event.shiftKey ? lensStep / 6 : lensStep;

@@ -58,6 +58,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
     <Stage
       label="Three-beam balance"
       view={balanceView}
+      lensAt={{ x: 400, y: 490 }}
       tools={
         handled && (
           <>
