@@ -13,6 +13,7 @@ import {
   type Model,
   type Random,
   type Setting,
+  type Step,
   type Verdict,
 } from '../src';
 
@@ -107,12 +108,16 @@ function settingAt(
 function honestAnswer(
   truth: number,
   d: number,
-  step: { readonly size: Exact; readonly decimals: number; readonly lineBelow: boolean },
+  step: Step,
   { strictness }: Conventions,
   random: Random,
 ): string {
   const size = step.size.toNumber();
-  if (step.lineBelow) return (Math.floor(truth / size + 1e-9) * size).toFixed(step.decimals);
+  if (step.judged === 'line below') return (Math.floor(truth / size + 1e-9) * size).toFixed(step.decimals);
+  if (step.judged !== 'estimate') {
+    const beside = step.judged === 'digits' ? 0 : random.whole(-1, 1);
+    return new Exact(((Math.round(truth / size) + beside) * size).toPrecision(12)).toFixed(step.decimals);
+  }
   const reach = Math.max(strictness * d, size / 2 + 0.1 * d);
   const wanted = truth + random.between(-1, 1) * reach;
   const steps = [Math.round(wanted / size), Math.round(truth / size)];

@@ -4,7 +4,8 @@ import { presetNamed, presets, revise } from './conventions';
 import { questions } from './questions';
 import { halfWidthFor, stepFor } from './steps';
 
-const cylinder = (division: string) => ({ kind: 'graduated-cylinder', model: 'any', division }) as const;
+const cylinder = (division: string) =>
+  ({ kind: 'graduated-cylinder', model: 'any', division, reads: 'scale' }) as const;
 const stepText = (preset: string, scale: Parameters<typeof stepFor>[1]) =>
   stepFor(presetNamed(preset), scale).size.toFixed();
 
@@ -32,13 +33,13 @@ describe('stepFor', () => {
   ] as const)('%s: d %s is read to %s', (analogueStep, division, step) => {
     const conventions = revise(presetNamed('Chemistry bench'), { analogueStep });
     expect(stepFor(conventions, cylinder(division)).size.toFixed()).toBe(step);
-    expect(stepFor(conventions, cylinder(division)).lineBelow).toBe(analogueStep === 'lower');
+    expect(stepFor(conventions, cylinder(division)).judged === 'line below').toBe(analogueStep === 'lower');
   });
 
   it('lets an instrument override the rule', () => {
-    const balance = { kind: 'three-beam-balance', model: 'any', division: '0.1' } as const;
+    const balance = { kind: 'three-beam-balance', model: 'any', division: '0.1', reads: 'scale' } as const;
     expect(stepText('Chemistry bench', balance)).toBe('0.1');
-    const burette = { kind: 'burette', model: 'any', division: '0.1' } as const;
+    const burette = { kind: 'burette', model: 'any', division: '0.1', reads: 'scale' } as const;
     expect(stepText('Chemistry bench', burette)).toBe('0.01');
     expect(stepText('Half-division', burette)).toBe('0.05');
     const tagged = revise(presetNamed('Chemistry bench'), {

@@ -9,9 +9,15 @@ export interface Step {
   readonly size: Exact;
   /** Decimals that every reading shows. */
   readonly decimals: number;
-  /** True where nothing is estimated and the line below the pointer is written. */
-  readonly lineBelow: boolean;
+  /** How a value is judged against the true indication. */
+  readonly judged: Judged;
 }
+
+/**
+ * `estimate`: between the lines, by eye. `line below`: nothing estimated, the lower line written. `least count`: a
+ * vernier or a screw, to the nearest multiple. `digits`: a display, digit for digit.
+ */
+export type Judged = 'estimate' | 'line below' | 'least count' | 'digits';
 
 /** What has to be known of a scale to say how it is read. */
 export interface ScaleIdentity {
@@ -19,8 +25,12 @@ export interface ScaleIdentity {
   readonly model: string;
   /** Smallest division, as a decimal text. */
   readonly division: string;
+  readonly reads: Reads;
   readonly tag?: string | undefined;
 }
+
+/** What kind of reading a scale gives: an analogue one, one by least count, or a row of digits. */
+export type Reads = 'scale' | 'least count' | 'digits';
 
 /** The general rule of each school: the step for a smallest division d. */
 const stepRules: Record<Answer<'analogueStep'>, (d: Exact) => Exact> = {
@@ -33,7 +43,7 @@ const stepRules: Record<Answer<'analogueStep'>, (d: Exact) => Exact> = {
   lower: (d) => d,
 };
 
-/** The step to which an analogue scale is read under these conventions. */
+/** The step to which an instrument is read under these conventions. */
 export function stepFor(conventions: Conventions, scale: ScaleIdentity): Step {
   const override = conventions.overrides.find(
     (rule) =>
@@ -42,17 +52,32 @@ export function stepFor(conventions: Conventions, scale: ScaleIdentity): Step {
       (rule.model === undefined || rule.model === scale.model) &&
       (rule.tag === undefined || rule.tag === scale.tag),
   );
+  if (scale.reads !== 'scale' && !(override || thousandths(conventions, scale)))
+    return step(scale.division, scale.reads);
+  if (scale.reads !== 'scale') return step(override?.step ?? '0.001', 'estimate');
   const rule = conventions.analogueStep;
   const size = override ? new Exact(override.step) : stepRules[rule](new Exact(scale.division));
-  return { size, decimals: size.decimalPlaces(), lineBelow: !override && rule === 'lower' };
+  return step(size, !override && rule === 'lower' ? 'line below' : 'estimate');
 }
 
+const step = (size: Exact | string, judged: Judged): Step => {
+  const exact = new Exact(size);
+  return { size: exact, decimals: exact.decimalPlaces(), judged };
+};
+
+/** A plain micrometer may be estimated to 0.001 mm. */
+const thousandths = ({ leastCount }: Conventions, { kind, division }: ScaleIdentity): boolean =>
+  leastCount === 'screw-to-thousandth' && kind === 'micrometer' && division === '0.01';
+
 /**
- * The half-width a of a reading, in the instrument's unit.
+ * The half-width a of a reading, in the instrument's unit: by the class's rule for an analogue scale, one least count
+ * for a vernier or a screw, half of one last digit for a display.
  * @param tolerance the maker's tolerance, used where the class says so.
  */
 export function halfWidthFor(conventions: Conventions, scale: ScaleIdentity, tolerance: Exact): Exact {
   const d = new Exact(scale.division);
+  if (scale.reads === 'least count') return d;
+  if (scale.reads === 'digits') return d.div(2);
   const rules: Record<Answer<'halfWidth'>, () => Exact> = {
     'half-division': () => d.div(2),
     'tenth-division': () => d.div(10),

@@ -21,6 +21,7 @@ const balance: Gauge = {
   kind: 'three-beam-balance',
   model: 'three-beam-600',
   division: '0.1',
+  reads: 'scale',
   tag: 'B-01',
   tolerance: '0.1',
 };
@@ -28,6 +29,7 @@ const cylinder: Gauge = {
   kind: 'graduated-cylinder',
   model: 'cylinder-100-1',
   division: '1',
+  reads: 'scale',
   tag: 'C-07',
   tolerance: '0.5',
 };

@@ -55,6 +55,7 @@ const make = (
   id: `cylinder-${capacity}-${division.replace('.', '_')}${falling ? '-double' : ''}`,
   name: `Graduated cylinder, ${capacity} mL${falling ? ', two scales' : ''}`,
   division,
+  reads: 'scale',
   labelEvery,
   lowest,
   highest: String(capacity),
@@ -129,6 +130,8 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     return { ...setting, eyeMm: handNumber(hands, 'eyeMm', -eyeReachMm, eyeReachMm) };
   },
   indication: ({ levelMl }) => levelMl,
+  observed: ({ levelMl }) => levelMl,
+  correct: (_, number) => number,
   picture: ({ kind, model, levelMl, surface, eyeMm, targetMl }) => ({
     kind,
     model,

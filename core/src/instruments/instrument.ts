@@ -1,3 +1,4 @@
+import type { Reads } from '../conventions/steps';
 import type { Random } from '../chance/random';
 import type { InstrumentKind } from './kinds';
 
@@ -5,8 +6,9 @@ import type { InstrumentKind } from './kinds';
 export interface Model {
   readonly id: string;
   readonly name: string;
-  /** Smallest division d. */
+  /** Smallest division d; the least count of a vernier or a screw; one last digit of a display. */
   readonly division: string;
+  readonly reads: Reads;
   /** Distance between two numbered lines. */
   readonly labelEvery: string;
   readonly lowest: string;
@@ -62,8 +64,12 @@ export interface Instrument<S extends Setting = Setting> {
   leave(model: Model, random: Random): S;
   /** The apparatus after it was handled. @throws RangeError if the hands report something that cannot be. */
   handle(setting: S, hands: unknown): S;
-  /** What the instrument indicates when it is handled and read rightly, in its unit. */
+  /** What the instrument indicates when it is handled and read rightly and corrected as asked, in its unit. */
   indication(setting: S): number;
+  /** Where the pointer stands for a reader without any fault, before the correction that is asked for. */
+  observed(setting: S): number;
+  /** What is asked for, from a number that was read: less its zero error, or less where it began. */
+  correct(setting: S, number: number): number;
   /** What is needed to draw the setting, and no more. */
   picture(setting: S): Picture;
   /** What the reader is asked. */

@@ -59,6 +59,7 @@ const model: Model = {
   id: 'three-beam-600',
   name: 'Three-beam balance, 600 g',
   division: '0.1',
+  reads: 'scale',
   labelEvery: '1',
   lowest: '0',
   highest: '600',
@@ -131,6 +132,8 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
 
   // In good order the riders say what the object weighs; with a fault in the handling they do not, the object does.
   indication: (setting) => (faultless(setting) ? total(setting.riders) : setting.loadGrams),
+  observed: (setting) => threeBeamBalance.indication(setting),
+  correct: (_, number) => number,
 
   picture: ({ kind, model: id, riders, onPan, loadGrams, zeroErrorGrams, handled }) => ({
     kind,

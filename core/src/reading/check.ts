@@ -73,8 +73,8 @@ export function readingOf(
   conventions: Conventions,
   tag?: string,
 ): Reading {
-  const { division } = modelOf(instrument, setting.model);
-  const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, tag });
+  const { division, reads } = modelOf(instrument, setting.model);
+  const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, reads, tag });
   return { instrument, setting, division, step, strictness: conventions.strictness };
 }
 

@@ -27,35 +27,39 @@ export const acceptanceFor = ({ division, step, strictness }: Reading, value: nu
  * What each misreading alone would write. A misreading applies only if its number, rounded as the class rounds,
  * lies outside the acceptance of the true one: a harmless habit is no fault.
  */
-export function predictAlone(reading: Reading): Prediction[] {
-  const { instrument, setting } = reading;
-  const truth = instrument.indication(setting);
-  return instrument.misreadings.flatMap((fault) => applying(reading, [fault], fault.predict(setting, truth)));
-}
+export const predictAlone = (reading: Reading): Prediction[] =>
+  reading.instrument.misreadings.flatMap((fault) => applying(reading, [fault]));
 
-/** What each pair of misreadings would write: of two stages one after the other, of one stage both shifts added. */
+/** What each pair of misreadings would write; two ways of counting, or of correcting, exclude each other. */
 export function predictPairs(reading: Reading): Prediction[] {
-  const { instrument, setting } = reading;
-  const truth = instrument.indication(setting);
-  const inOrder = [...instrument.misreadings].sort(
-    (a, b) => stages.indexOf(a.stage) - stages.indexOf(b.stage),
-  );
-  return inOrder.flatMap((first, at) =>
-    inOrder.slice(at + 1).flatMap((second) => {
-      if (first.stage === 'count' && second.stage === 'count') return [];
-      const firstSeen = first.predict(setting, truth);
-      return applying(
-        reading,
-        [first, second],
-        firstSeen.flatMap((seen) => second.predict(setting, seen)),
-      );
+  const { misreadings } = reading.instrument;
+  return misreadings.flatMap((first, at) =>
+    misreadings.slice(at + 1).flatMap((second) => {
+      if (first.stage === second.stage && first.stage !== 'place') return [];
+      return applying(reading, [first, second]);
     }),
   );
 }
 
-function applying(reading: Reading, faults: readonly Misreading[], values: readonly number[]): Prediction[] {
+/** The numbers that a reader with these faults reaches, stage by stage. */
+function reached({ instrument, setting }: Reading, faults: readonly Misreading[]): readonly number[] {
+  return stages.reduce<readonly number[]>(
+    (seen, stage) => {
+      const own = faults.filter((fault) => fault.stage === stage);
+      if (own.length > 0)
+        return own.reduce(
+          (numbers, fault) => numbers.flatMap((number) => fault.predict(setting, number)),
+          seen,
+        );
+      return stage === 'correction' ? seen.map((number) => instrument.correct(setting, number)) : seen;
+    },
+    [instrument.observed(setting)],
+  );
+}
+
+function applying(reading: Reading, faults: readonly Misreading[]): Prediction[] {
   const truth = acceptanceFor(reading, reading.instrument.indication(reading.setting));
-  return values
+  return reached(reading, faults)
     .filter((value) => !accepts(truth, new Exact(value)) && !accepts(truth, written(reading, value)))
     .map((value) => ({ faults, value, acceptance: acceptanceFor(reading, value) }));
 }
@@ -63,7 +67,7 @@ function applying(reading: Reading, faults: readonly Misreading[], values: reado
 /** A value as a reader of this class would write it. */
 export function written({ step }: Reading, value: number): Exact {
   const exact = new Exact(value);
-  if (!step.lineBelow) return roundToStep(exact, step.size);
+  if (step.judged !== 'line below') return roundToStep(exact, step.size);
   return exact.div(step.size).plus(slack).floor().times(step.size);
 }
 

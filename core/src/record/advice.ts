@@ -24,6 +24,7 @@ export function adviseOn(
     kind: item.kind,
     model: model.id,
     division: model.division,
+    reads: model.reads,
     tag: item.tag,
   });
   const finest = `${column.tag} is read to ${step.size.toString()} ${column.unit}`;

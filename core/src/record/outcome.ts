@@ -116,7 +116,14 @@ function resultOf(
     const tag = investigation.columns.find(({ key }) => key === column)?.tag ?? '';
     const item = kitOf(investigation, tag);
     const model = modelOf(instrumentOf(item.kind), item.model);
-    return { kind: item.kind, model: item.model, division: model.division, tag, tolerance: model.tolerance };
+    return {
+      kind: item.kind,
+      model: item.model,
+      division: model.division,
+      reads: model.reads,
+      tag,
+      tolerance: model.tolerance,
+    };
   };
   const density = densityByDisplacement(readings, gauge('mass'), gauge('after'), conventions);
   const { summary, mean, uncertainty } = density;

@@ -31,8 +31,9 @@ describe('the board', () => {
     });
     expect(body.worthFiveMinutes).toMatchObject({
       code: 'top-of-meniscus',
-      students: expect.arrayContaining(['Bastian Wren']),
+      title: 'You read the top of the curve.',
     });
+    expect(body.worthFiveMinutes.students.length).toBeGreaterThan(2);
   });
 
   it('is for the staff of the class only', async () => {
