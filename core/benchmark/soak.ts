@@ -63,14 +63,13 @@ export function soak(
     );
     tally.rightAnswers += 1;
     if (
-      checkReading(instrument, setting, conventions, spell(answer, random), instrument.unit).outcome !==
-      'right'
+      checkReading(instrument, setting, conventions, spell(answer, random), reading.unit).outcome !== 'right'
     ) {
       tally.rightCalledWrong += 1;
       tally.examples.push(`${conventions.preset} ${model.id} ${JSON.stringify(setting)} refused ${answer}`);
     }
     const own = expectReading(instrument, setting, conventions).text;
-    if (checkReading(instrument, setting, conventions, own, instrument.unit).outcome !== 'right') {
+    if (checkReading(instrument, setting, conventions, own, reading.unit).outcome !== 'right') {
       tally.rightCalledWrong += 1;
       tally.examples.push(`${conventions.preset} ${model.id} refused its own answer ${own}`);
     }
@@ -78,7 +77,7 @@ export function soak(
     for (const { faults, value } of predictAlone(reading)) {
       const code = faults[0]?.code ?? '';
       const text = written(reading, value).toFixed(reading.step.decimals);
-      const named = codesNamed(checkReading(instrument, setting, conventions, text, instrument.unit));
+      const named = codesNamed(checkReading(instrument, setting, conventions, text, reading.unit));
       const count = (tally.misreadings[code] ??= { applied: 0, named: 0, single: 0 });
       count.applied += 1;
       if (named.includes(code)) count.named += 1;

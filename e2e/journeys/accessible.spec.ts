@@ -32,7 +32,7 @@ for (const width of [1280, 390]) {
       ]) {
         await page.goto(`${baseUrl()}/bench`);
         await page.getByRole('button', { name }).click();
-        await page.getByLabel('Your reading').fill('1 g');
+        await page.getByLabel('Your reading', { exact: true }).fill('1 g');
         await page.keyboard.press('Enter');
         await page.getByText('tries left').waitFor();
         await clean(page);

@@ -58,7 +58,7 @@ test('a balance is brought level by hand: dragging, snapping, finer by keys', as
     await page.keyboard.press('Shift+ArrowRight');
   await expect(page.getByText('The pointer rests on its mark.')).toBeVisible({ timeout: 15_000 });
 
-  await page.getByLabel('Your reading').fill(loadMoment.toFixed(1));
+  await page.getByLabel('Your reading', { exact: true }).fill(loadMoment.toFixed(1));
   await page.getByRole('radio', { name: 'g', exact: true }).click();
   await page.getByRole('button', { name: 'Check reading' }).click();
   await expect(page.getByText('Level: rightly read.')).toBeVisible();
@@ -72,7 +72,7 @@ test('a balance that is not level is told as such, and its state survives a relo
   for (let step = 0; step < 5; step += 1) await page.keyboard.press('ArrowRight');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Take the tin off' })).toBeVisible();
-  await page.getByLabel('Your reading').fill('0.5 g');
+  await page.getByLabel('Your reading', { exact: true }).fill('0.5 g');
   await page.keyboard.press('Enter');
   await expect(page.getByText('The balance was not level when you read it.')).toBeVisible();
 });
@@ -88,7 +88,7 @@ test('a cylinder is read with the eye brought level', async ({ page }) => {
   await page.keyboard.press('l');
   await expect(page.getByRole('button', { name: 'Lens' })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('button', { name: 'Card' })).toHaveAttribute('aria-pressed', 'true');
-  await page.getByLabel('Your reading').fill(`${readRightly(setting.picture)} mL`);
+  await page.getByLabel('Your reading', { exact: true }).fill(`${readRightly(setting.picture)} mL`);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Level: rightly read.')).toBeVisible();
 });
@@ -100,7 +100,7 @@ test.describe('on a phone', () => {
     await signInStudent(page, 'Verity Moss');
     for (const name of ['three-beam balance', 'graduated cylinder']) {
       await handle(page, name);
-      await expect(page.getByLabel('Your reading')).toBeVisible();
+      await expect(page.getByLabel('Your reading', { exact: true })).toBeVisible();
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     }
     await page.getByRole('radio').first().tap();

@@ -78,9 +78,9 @@ test('two devices that write one cell at once keep both, and say so', async ({ p
 test('a reading that is being typed survives a reload', async ({ page }) => {
   await signInStudent(page, 'Junia Fell');
   await page.getByRole('button', { name: 'Take a setting' }).click();
-  await page.getByLabel('Your reading').fill('12.');
+  await page.getByLabel('Your reading', { exact: true }).fill('12.');
   await page.getByRole('radio').first().click();
   await page.reload();
-  await expect(page.getByLabel('Your reading')).toHaveValue('12.');
+  await expect(page.getByLabel('Your reading', { exact: true })).toHaveValue('12.');
   await expect(page.getByRole('radio').first()).toBeChecked();
 });

@@ -14,7 +14,7 @@ test('a student signs in, reads three settings, one wrong at first, and reaches 
 
   // A wrong reading first: its cause is named, the answer is not told.
   await press(page, page.getByRole('link', { name: 'Bench' }));
-  const field = page.getByLabel('Your reading');
+  const field = page.getByLabel('Your reading', { exact: true });
   const chooseUnit = async (unit: string) => {
     await tabTo(page, page.getByRole('radio').first());
     for (

@@ -25,7 +25,7 @@ test('a teacher signs in, sees a reading arrive with its cause, and opens the wo
   await settingShown(studentPage, () =>
     studentPage.getByRole('button', { name: 'Read the three-beam balance' }).click(),
   );
-  await studentPage.getByLabel('Your reading').fill('0.123 g');
+  await studentPage.getByLabel('Your reading', { exact: true }).fill('0.123 g');
   const sent = studentPage.waitForResponse(/attempts/);
   await studentPage.keyboard.press('Enter');
   await sent;

@@ -29,7 +29,9 @@ test('the student’s screens', async ({ page }) => {
       page.getByRole('button', { name: 'Read the graduated cylinder' }).click(),
     );
     if ((setting.picture as { surface?: string }).surface === 'concave') {
-      await page.getByLabel('Your reading').fill((Number(readRightly(setting.picture)) + 0.9).toFixed(1));
+      await page
+        .getByLabel('Your reading', { exact: true })
+        .fill((Number(readRightly(setting.picture)) + 0.9).toFixed(1));
       break;
     }
     await page.goto(`${baseUrl()}/bench`);

@@ -13,7 +13,10 @@ import { createSignInLimits } from './session/limits';
 /** Starts the server: migrations, demo data if asked for, then the door is opened. */
 async function start(): Promise<void> {
   const configuration = configurationFrom(process.env);
-  const log = pino({ level: configuration.logLevel });
+  const log = pino({
+    level: configuration.logLevel,
+    redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+  });
   const database = connect(configuration.databaseUrl);
   await migrator(database.sequelize).up();
   const services: Services = {
@@ -46,6 +49,8 @@ async function start(): Promise<void> {
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
+  // Whoever started this process is gone: nobody would stop it.
+  process.once('disconnect', stop);
 }
 
 function fail(error: unknown): never {

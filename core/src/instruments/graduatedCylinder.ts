@@ -54,6 +54,7 @@ const make = (
 ): CylinderModel => ({
   id: `cylinder-${capacity}-${division.replace('.', '_')}${falling ? '-double' : ''}`,
   name: `Graduated cylinder, ${capacity} mL${falling ? ', two scales' : ''}`,
+  unit: 'mL',
   division,
   reads: 'scale',
   labelEvery,
@@ -116,7 +117,6 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
   kind: 'graduated-cylinder',
   name: 'graduated cylinder',
   quantity: 'volume',
-  unit: 'mL',
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: cylinders,
 

@@ -1,10 +1,17 @@
 import { graduatedCylinder } from './graduatedCylinder';
 import type { Instrument } from './instrument';
 import type { InstrumentKind } from './kinds';
+import { micrometer } from './micrometer';
 import { threeBeamBalance } from './threeBeamBalance';
+import { vernierCaliper } from './vernierCaliper';
 
 /** Every instrument on the bench. A new one is a file beside this one and a line here. */
-export const instruments: readonly Instrument[] = [threeBeamBalance, graduatedCylinder];
+export const instruments: readonly Instrument[] = [
+  threeBeamBalance,
+  graduatedCylinder,
+  vernierCaliper,
+  micrometer,
+];
 
 /** @throws RangeError for a kind that is not on the bench. */
 export function instrumentOf(kind: InstrumentKind | (string & {})): Instrument {
@@ -18,3 +25,6 @@ export * from './instrument';
 export * from './scale';
 export * from './threeBeamBalance';
 export * from './graduatedCylinder';
+export * from './zeroError';
+export * from './vernierCaliper';
+export * from './micrometer';

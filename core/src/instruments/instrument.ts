@@ -2,10 +2,12 @@ import type { Reads } from '../conventions/steps';
 import type { Random } from '../chance/random';
 import type { InstrumentKind } from './kinds';
 
-/** One make of an instrument. Numbers that are written on it are decimal texts, in the instrument's unit. */
+/** One make of an instrument. Numbers that are written on it are decimal texts, in its unit. */
 export interface Model {
   readonly id: string;
   readonly name: string;
+  /** The unit its scale is in. */
+  readonly unit: string;
   /** Smallest division d; the least count of a vernier or a screw; one last digit of a display. */
   readonly division: string;
   readonly reads: Reads;
@@ -50,8 +52,6 @@ export interface Instrument<S extends Setting = Setting> {
   readonly kind: InstrumentKind;
   readonly name: string;
   readonly quantity: string;
-  /** The unit its scale is in. */
-  readonly unit: string;
   /** Units offered beside the answer, the right one among them. */
   readonly unitChoices: readonly string[];
   readonly models: readonly Model[];

@@ -58,6 +58,7 @@ export const pointerMarks = (imbalanceGrams: number): number => 10 * Math.tanh(i
 const model: Model = {
   id: 'three-beam-600',
   name: 'Three-beam balance, 600 g',
+  unit: 'g',
   division: '0.1',
   reads: 'scale',
   labelEvery: '1',
@@ -70,7 +71,6 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
   kind: 'three-beam-balance',
   name: 'three-beam balance',
   quantity: 'mass',
-  unit: 'g',
   unitChoices: ['kg', 'g', 'mg', 'mL'],
   models: [model],
 

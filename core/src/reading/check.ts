@@ -1,6 +1,5 @@
 import { stepFor, type Conventions, type Step } from '../conventions';
-import type { Exact } from '../figures';
-import { parseNumber, type NumberProblem } from '../figures';
+import { parseNumber, tenTo, type Exact, type NumberProblem } from '../figures';
 import { modelOf, type Instrument, type Setting } from '../instruments/instrument';
 import { conversionFactor, findUnit, sameQuantity } from '../units/units';
 import { acceptsSome, type Acceptance } from './acceptance';
@@ -61,7 +60,7 @@ export function expectReading(
     indication,
     step: reading.step,
     text: written(reading, indication).toFixed(reading.step.decimals),
-    unit: instrument.unit,
+    unit: reading.unit,
     accepted: acceptanceFor(reading, indication),
   };
 }
@@ -73,9 +72,9 @@ export function readingOf(
   conventions: Conventions,
   tag?: string,
 ): Reading {
-  const { division, reads } = modelOf(instrument, setting.model);
+  const { division, reads, unit } = modelOf(instrument, setting.model);
   const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, reads, tag });
-  return { instrument, setting, division, step, strictness: conventions.strictness };
+  return { instrument, setting, division, unit, step, strictness: conventions.strictness };
 }
 
 /**
@@ -94,13 +93,13 @@ export function checkReading(
   if (!parsed.ok) return { outcome: 'unreadable', problem: parsed.problem };
   const { number } = parsed;
   const reading = readingOf(instrument, setting, conventions, tag);
-  const unit = inInstrumentUnit(instrument, conventions, number, number.unitText || unitText);
+  const unit = inInstrumentUnit(reading, conventions, number, number.unitText || unitText);
 
   const truth = instrument.indication(setting);
   const truly = acceptanceFor(reading, truth);
   const fitting = (acceptance: Acceptance) => (meant: Meant) =>
     acceptsSome(acceptance, meant.low, meant.high);
-  const form = checkForm(unit.written, reading.step, fitting(truly), instrument.unit);
+  const form = checkForm(unit.written, reading.step, fitting(truly), reading.unit);
   const valueIsRight = acceptsSome(truly, form.meant.low, form.meant.high);
   const lean = leanOf(unit.written.value, truth, truly, Number(reading.division));
 
@@ -152,12 +151,12 @@ interface InUnit {
 
 /** The number in the instrument's own unit, with what there is to say about the unit that was written. */
 function inInstrumentUnit(
-  instrument: Instrument,
+  { instrument, unit: ownUnit }: Reading,
   conventions: Conventions,
   number: { readonly value: Exact; readonly decimals: number },
   unitText: string,
 ): InUnit {
-  const own = findUnit(instrument.unit)?.unit;
+  const own = findUnit(ownUnit)?.unit;
   const found = findUnit(unitText);
   const asWritten = { value: number.value, decimals: number.decimals };
   const fault = (code: string, title: string, look: string): InUnit => ({
@@ -187,6 +186,13 @@ function inInstrumentUnit(
     );
   }
   const factor = conversionFactor(found.unit, own);
+  if (!factor.eq(tenTo(factor.e))) {
+    return fault(
+      'unit-wrong',
+      'The scale is in another unit.',
+      `This ${instrument.name} is divided in ${own.symbol}. Write what it shows.`,
+    );
+  }
   const written = { value: number.value.times(factor), decimals: number.decimals - factor.e };
   if (found.standardSpelling || conventions.symbolSpelling === 'accept')
     return { written, faults: [], remarks: [] };

@@ -16,6 +16,7 @@ export interface Reading {
   readonly instrument: Instrument;
   readonly setting: Setting;
   readonly division: string;
+  readonly unit: string;
   readonly step: Step;
   readonly strictness: number;
 }

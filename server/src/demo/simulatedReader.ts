@@ -40,8 +40,8 @@ export function readOnce(who: Reader, conventions: Conventions, random: Random):
   const slip = random.chance(who.slips) ? slipOf(who, reading, random) : null;
   const attempt = (text: string): SimulatedTry => ({
     text,
-    unit: instrument.unit,
-    verdict: checkReading(instrument, setting, conventions, text, instrument.unit),
+    unit: reading.unit,
+    verdict: checkReading(instrument, setting, conventions, text, reading.unit),
     divisionsOff: divisionsOff(instrument, setting, text, model.division),
   });
   const tries =

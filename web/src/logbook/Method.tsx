@@ -27,13 +27,12 @@ export function Method({ investigation }: { readonly investigation: Investigatio
         <h2 className="mb-2">Kit</h2>
         <ul className="flex flex-col gap-1">
           {investigation.kit.map(({ tag, kind, model }) => {
-            const instrument = instrumentOf(kind);
-            const { name, division, tolerance } = modelOf(instrument, model);
+            const { name, unit, division, tolerance } = modelOf(instrumentOf(kind), model);
             return (
               <li key={tag}>
                 <span className="font-mono">{tag}</span> {name}
                 <span className="block text-sm text-soft">
-                  divisions of {division} {instrument.unit}, ±{tolerance} {instrument.unit}
+                  divisions of {division} {unit}, ±{tolerance} {unit}
                 </span>
               </li>
             );

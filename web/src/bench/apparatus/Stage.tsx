@@ -9,6 +9,8 @@ interface Props {
   readonly view: { readonly width: number; readonly height: number };
   /** Where the lens lies when it is taken up. */
   readonly lensAt: Point;
+  /** How much it enlarges; more for scales with fine lines. */
+  readonly zoom?: number;
   readonly children: ReactNode;
   /** Buttons beside the lens. */
   readonly tools?: ReactNode;
@@ -19,10 +21,14 @@ interface Props {
 const lensStep = 24;
 
 /** The dark bench with a drawing on it, the lens, and the tools below. */
-export function Stage({ label, view, lensAt, children, tools, keys }: Props) {
+export function Stage({ label, view, lensAt, zoom = 2.4, children, tools, keys }: Props) {
   const [lens, setLens] = useState(false);
   const [at, setAt] = useState(lensAt);
-  useStageKeys({ ...keys, l: () => setLens((on) => !on) });
+  const turnLens = () => {
+    if (!lens) setAt(lensAt);
+    setLens(!lens);
+  };
+  useStageKeys({ ...keys, l: turnLens });
   const moveLens = (event: KeyboardEvent) => {
     const step = event.shiftKey ? lensStep / 6 : lensStep;
     const [dx, dy] = (
@@ -47,15 +53,12 @@ export function Stage({ label, view, lensAt, children, tools, keys }: Props) {
           if (place) setAt({ x: place.x, y: place.y });
         }}
       >
-        <Lens at={lens ? at : null}>{children}</Lens>
+        <Lens at={lens ? at : null} zoom={zoom}>
+          {children}
+        </Lens>
       </svg>
       <div className="flex flex-wrap gap-3 px-5 pb-4">
-        <Button
-          look="bench"
-          aria-pressed={lens}
-          onClick={() => setLens(!lens)}
-          onKeyDown={lens ? moveLens : undefined}
-        >
+        <Button look="bench" aria-pressed={lens} onClick={turnLens} onKeyDown={lens ? moveLens : undefined}>
           Lens <kbd className="font-mono text-sm opacity-80">l</kbd>
         </Button>
         {tools}

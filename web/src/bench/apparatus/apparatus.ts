@@ -2,6 +2,8 @@ import type { Picture } from '@green-beam/core';
 import type { ComponentType } from 'react';
 import { BalanceApparatus } from './threeBeamBalance';
 import { CylinderApparatus } from './graduatedCylinder';
+import { MicrometerApparatus } from './micrometer';
+import { CaliperApparatus } from './vernierCaliper';
 
 /** The state of an apparatus as the server takes it. */
 export type Hands = Readonly<Record<string, number | boolean>>;
@@ -20,4 +22,6 @@ export interface ApparatusProps {
 export const apparatuses: Readonly<Record<string, ComponentType<ApparatusProps>>> = {
   'three-beam-balance': BalanceApparatus,
   'graduated-cylinder': CylinderApparatus,
+  'vernier-caliper': CaliperApparatus,
+  micrometer: MicrometerApparatus,
 };

@@ -1,0 +1,197 @@
+import { caliperModel, shown, slideEdge, type CaliperModel, type CaliperPicture } from '@green-beam/core';
+import type { SVGProps } from 'react';
+import { figureFont, ink, textFont } from './ink';
+
+/** Size of the drawing, in its own units. */
+export const caliperView = { width: 770, height: 640 } as const;
+
+const overview = { left: 70, width: 640, top: 120, height: 34 } as const;
+const scales = { zeroX: 112, seam: 440, plate: 92, vernierWidth: 560 } as const;
+
+/** Where the sliding jaw stands in the overview, and back. */
+export const jawX = (model: CaliperModel, at: number): number =>
+  overview.left + (at / Number(model.highest)) * overview.width;
+export const jawAt = (model: CaliperModel, x: number): number =>
+  ((x - overview.left) / overview.width) * Number(model.highest);
+
+/**
+ * A vernier caliper: the whole of it above, its two scales enlarged below, both true to their geometry.
+ * @param jawProps what the page adds to the sliding jaw to make it a handle
+ */
+export function VernierCaliper({
+  picture,
+  jawProps,
+}: {
+  readonly picture: CaliperPicture;
+  readonly jawProps?: SVGProps<SVGGElement>;
+}) {
+  const model = caliperModel(picture.model);
+  return (
+    <g fontFamily={figureFont}>
+      <Overview model={model} picture={picture} {...(jawProps ? { jawProps } : {})} />
+      <Scales model={model} at={picture.at} />
+    </g>
+  );
+}
+
+interface OverviewProps {
+  readonly model: CaliperModel;
+  readonly picture: CaliperPicture;
+  readonly jawProps?: SVGProps<SVGGElement>;
+}
+
+function Overview({ model, picture: { at, touchesAt, closedAt }, jawProps }: OverviewProps) {
+  const { left, top, height, width } = overview;
+  const x = jawX(model, at);
+  const holds = at > closedAt + 1e-9;
+  const reach = jawX(model, Math.min(at, touchesAt));
+  return (
+    <g>
+      <rect
+        x={left - 36}
+        y={top}
+        width={width + 66}
+        height={height}
+        fill={ink.metal}
+        stroke={ink.metalEdge}
+      />
+      {Array.from({ length: Math.round(Number(model.highest) / Number(model.labelEvery)) + 1 }, (_, mark) => {
+        const numbered = !model.inches || mark % 10 === 0;
+        const markX = jawX(model, mark * Number(model.labelEvery));
+        return (
+          <g key={mark}>
+            <line x1={markX} x2={markX} y1={top} y2={top + (numbered ? 12 : 7)} stroke={ink.ink} />
+            {numbered && (
+              <text
+                x={markX + (mark === 0 ? 9 : 0)}
+                y={top + 27}
+                textAnchor="middle"
+                fontSize={14}
+                fill={ink.ink}
+              >
+                {model.inches ? mark / 10 : mark}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <path
+        d={`M${left - 36} ${top} H${left} V${top + 128} L${left - 22} ${top + 84} L${left - 36} ${top + height} Z`}
+        fill={ink.metal}
+        stroke={ink.metalEdge}
+      />
+      {holds && (
+        <rect
+          x={left}
+          y={top + 62}
+          width={Math.max(2, reach - left)}
+          height={52}
+          rx={3}
+          fill="#9c7440"
+          stroke="#5d431f"
+        />
+      )}
+      <g {...jawProps}>
+        <path
+          d={`M${x} ${top + 128} V${top - 10} H${x + 92} V${top + height + 10} H${x + 36} L${x + 22} ${top + 84} Z`}
+          fill={ink.metal}
+          fillOpacity={0.94}
+          stroke={ink.metalEdge}
+          strokeWidth={1.5}
+          className="rider-body"
+        />
+        <path d={`M${x + 12} ${top + 14} h68 M${x + 12} ${top + 20} h68`} stroke={ink.metalEdge} />
+      </g>
+      <text x={left - 36} y={top - 22} fontSize={14} fontFamily={textFont} fill={ink.faintChalk}>
+        {model.inches ? 'inches' : 'centimetres, divided in millimetres'}
+      </text>
+    </g>
+  );
+}
+
+function Scales({ model, at }: { readonly model: CaliperModel; readonly at: number }) {
+  const { zeroX, seam, plate, vernierWidth } = scales;
+  const px = vernierWidth / (model.spans * model.mainDivision);
+  const xOf = (place: number): number => zeroX + (place - at) * px;
+  const first = Math.max(0, Math.ceil((at - zeroX / px) / model.mainDivision));
+  const last = Math.floor((at + (caliperView.width - zeroX) / px) / model.mainDivision);
+  const mains = Array.from({ length: Math.max(0, last - first + 1) }, (_, step) => first + step);
+  const perLabel = Math.round(Number(model.labelEvery) / model.mainDivision);
+  const vernierStep = (model.spans * model.mainDivision) / model.lines;
+  return (
+    <g>
+      <rect x={0} y={seam - plate} width={caliperView.width} height={plate} fill={ink.metal} />
+      {mains.map((count) => {
+        const x = xOf(count * model.mainDivision);
+        const numbered = count % perLabel === 0;
+        const middle = perLabel % 2 === 0 && count % (perLabel / 2) === 0;
+        return (
+          <g key={count} stroke={ink.ink}>
+            <line
+              className="main-line"
+              vectorEffect="non-scaling-stroke"
+              x1={x}
+              x2={x}
+              y1={seam - (numbered ? 46 : middle ? 36 : 26)}
+              y2={seam}
+              strokeWidth={1}
+            />
+            {numbered && (
+              <text
+                x={x}
+                y={seam - 56}
+                textAnchor="middle"
+                fontSize={18}
+                fontWeight={600}
+                fill={ink.ink}
+                stroke="none"
+              >
+                {mainNumber(model, count / perLabel)}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <path
+        d={`M${xOf(at - slideEdge * model.mainDivision)} ${seam} H${xOf(at + model.lines * vernierStep) + 26} v${plate} H${xOf(at - slideEdge * model.mainDivision)} Z`}
+        fill="#dfe7e3"
+        stroke={ink.metalEdge}
+      />
+      {Array.from({ length: model.lines + 1 }, (_, line) => {
+        const x = xOf(at + line * vernierStep);
+        const numbered = line % model.numberedEvery === 0;
+        return (
+          <g key={line} stroke={ink.ink}>
+            <line
+              className="vernier-line"
+              vectorEffect="non-scaling-stroke"
+              x1={x}
+              x2={x}
+              y1={seam}
+              y2={seam + (numbered ? 40 : 26)}
+              strokeWidth={1}
+            />
+            {numbered && (
+              <text
+                x={x}
+                y={seam + 62}
+                textAnchor="middle"
+                fontSize={18}
+                fontWeight={600}
+                fill={ink.ink}
+                stroke="none"
+              >
+                {shown(model.printed(line))}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <line x1={0} x2={caliperView.width} y1={seam} y2={seam} stroke={ink.metalEdge} strokeWidth={0.6} />
+    </g>
+  );
+}
+
+/** Centimetres on a metric scale; tenths of an inch, counted anew in each inch, on the other. */
+const mainNumber = ({ inches }: CaliperModel, label: number): string =>
+  inches && label % 10 === 0 ? `${label / 10} in` : String(inches ? label % 10 : label);

@@ -1,0 +1,62 @@
+import { forcedMm, micrometerModel, type MicrometerPicture } from '@green-beam/core';
+import { Micrometer, micrometerView, spindleAt } from '@green-beam/drawing';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import type { ApparatusProps } from './apparatus';
+import { handleProps } from './handle';
+import { Stage } from './Stage';
+import { useHands } from './useHands';
+
+/** The micrometer in hand: the ratchet closes it until it slips; the thimble can be forced further. */
+export function MicrometerApparatus({ picture, handled, left, onHands }: ApparatusProps) {
+  const screw = picture as MicrometerPicture;
+  const { pitch, division } = micrometerModel(screw.model);
+  const { touchesAt, closedAt } = screw;
+  const [hands, move] = useHands({ at: screw.at }, left, onHands);
+  const [closed, setClosed] = useState(false);
+  const turn = (at: number) => move({ at: Math.min(25, Math.max(touchesAt - forcedMm, at)) });
+  const thimbleProps = handleProps({
+    label: 'Thimble',
+    share: hands.at / 25,
+    says: touchWords(hands.at, touchesAt),
+    along: 'x',
+    onStep: (direction, finer) => {
+      const next = hands.at + direction * (finer ? Number(division) : pitch / 5);
+      turn(hands.at > touchesAt && next < touchesAt ? touchesAt : next);
+    },
+    onDrag: (x) => turn(Math.max(touchesAt, spindleAt(x - 60))),
+  });
+  return (
+    <Stage
+      label="Micrometer"
+      view={micrometerView}
+      lensAt={{ x: 60 + (closed ? closedAt : hands.at) * 20 + 4, y: 400 }}
+      zoom={3}
+      tools={
+        <>
+          {handled && (
+            <Button look="bench" onClick={() => turn(touchesAt)} disabled={closed}>
+              Ratchet
+            </Button>
+          )}
+          <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>
+            Closed on nothing
+          </Button>
+          <p role="status" className="ml-auto self-center text-sm">
+            {closed ? 'It is closed, with nothing between.' : handled ? touchWords(hands.at, touchesAt) : ''}
+          </p>
+        </>
+      }
+    >
+      <Micrometer
+        picture={{ ...screw, at: closed ? closedAt : hands.at }}
+        {...(handled && !closed ? { thimbleProps } : {})}
+      />
+    </Stage>
+  );
+}
+
+function touchWords(at: number, touchesAt: number): string {
+  if (at > touchesAt + 1e-9) return 'The spindle does not touch yet.';
+  return at < touchesAt - 1e-9 ? 'The screw is forced.' : 'The ratchet slips: it touches.';
+}
