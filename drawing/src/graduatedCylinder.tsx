@@ -9,6 +9,7 @@ import {
   type CylinderPicture,
 } from '@green-beam/core';
 import type { SVGProps } from 'react';
+import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
 
 /** Size of the drawing, in its own units. */
@@ -52,7 +53,7 @@ export function GraduatedCylinder({
       <Liquid {...geometry} picture={picture} card={card} />
       <Glass {...geometry} />
       <Marks {...geometry} />
-      {eyeProps && <Eye eyeMm={picture.eyeMm} lift={geometry.lift} {...eyeProps} />}
+      {eyeProps && <EyeOnRail eyeMm={picture.eyeMm} lift={geometry.lift} {...eyeProps} />}
     </g>
   );
 }
@@ -245,43 +246,16 @@ function Marks({ model, radius, yOf }: Geometry) {
 }
 
 /** The reader's eye on its rail, and the line along which it looks at the middle of the surface. */
-function Eye({
+function EyeOnRail({
   eyeMm,
   lift,
   ...handle
 }: { readonly eyeMm: number; readonly lift: number } & SVGProps<SVGGElement>) {
-  const y = eyeY(eyeMm);
   return (
     <g>
-      <line
-        x1={eyeX}
-        x2={eyeX}
-        y1={eyeY(eyeReachMm)}
-        y2={eyeY(-eyeReachMm)}
-        stroke="#3d6358"
-        strokeWidth={2}
-      />
-      <line
-        x1={middleX}
-        y1={levelY - lift}
-        x2={eyeX - 24}
-        y2={y}
-        stroke="#e2bb66"
-        strokeWidth={1.5}
-        strokeDasharray="6 5"
-      />
-      <g {...handle} transform={`translate(${eyeX} ${y})`}>
-        <rect x={-34} y={-24} width={68} height={48} fill="transparent" />
-        <path
-          d="M-26 0 Q0 -20 26 0 Q0 20 -26 0 Z"
-          fill={ink.bench}
-          stroke="#f0d59a"
-          strokeWidth={2.5}
-          className="eye-body"
-        />
-        <circle r={9} fill="#f0d59a" />
-        <circle r={4} fill={ink.bench} />
-      </g>
+      <line x1={eyeX} x2={eyeX} y1={eyeY(eyeReachMm)} y2={eyeY(-eyeReachMm)} {...eyeRail} />
+      <line x1={middleX} y1={levelY - lift} x2={eyeX - 24} y2={eyeY(eyeMm)} {...sightLine} />
+      <Eye x={eyeX} y={eyeY(eyeMm)} handle={handle} />
     </g>
   );
 }

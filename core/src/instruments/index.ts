@@ -1,16 +1,22 @@
+import { electronicBalance } from './electronicBalance';
 import { graduatedCylinder } from './graduatedCylinder';
 import type { Instrument } from './instrument';
 import type { InstrumentKind } from './kinds';
 import { micrometer } from './micrometer';
+import { ruler } from './ruler';
+import { thermometer } from './thermometer';
 import { threeBeamBalance } from './threeBeamBalance';
 import { vernierCaliper } from './vernierCaliper';
 
 /** Every instrument on the bench. A new one is a file beside this one and a line here. */
 export const instruments: readonly Instrument[] = [
+  ruler,
+  thermometer,
   threeBeamBalance,
-  graduatedCylinder,
+  electronicBalance,
   vernierCaliper,
   micrometer,
+  graduatedCylinder,
 ];
 
 /** @throws RangeError for a kind that is not on the bench. */
@@ -23,7 +29,10 @@ export function instrumentOf(kind: InstrumentKind | (string & {})): Instrument {
 export * from './kinds';
 export * from './instrument';
 export * from './scale';
+export * from './ruler';
+export * from './thermometer';
 export * from './threeBeamBalance';
+export * from './electronicBalance';
 export * from './graduatedCylinder';
 export * from './zeroError';
 export * from './vernierCaliper';

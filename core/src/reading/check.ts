@@ -108,10 +108,20 @@ export function checkReading(
   return {
     outcome: 'wrong',
     lean: valueIsRight ? { direction: 'level', distance: 'level' } : lean,
-    explanations: explain(reading, form, valueIsRight, unit.faults),
+    explanations: explain(
+      reading,
+      !valueIsRight && wellWritten(unit, reading) ? { ...form, faults: [] } : form,
+      valueIsRight,
+      unit.faults,
+    ),
     lookFirst: instrument.lookFirst(setting),
     remarks: unit.remarks,
   };
+}
+
+/** True when another unit was chosen, and the number would have every digit that it should in the scale's own. */
+function wellWritten({ asWritten, written }: InUnit, { step }: Reading): boolean {
+  return !asWritten.value.eq(written.value) && asWritten.decimals === step.decimals;
 }
 
 /** Every way in which the written number can have come about, simplest first. */
@@ -144,7 +154,9 @@ function distinct(explanations: readonly Explanation[]): Explanation[] {
 }
 
 interface InUnit {
+  /** In the instrument's own unit. */
   readonly written: WrittenValue;
+  readonly asWritten: WrittenValue;
   readonly faults: readonly Cause[];
   readonly remarks: readonly string[];
 }
@@ -161,6 +173,7 @@ function inInstrumentUnit(
   const asWritten = { value: number.value, decimals: number.decimals };
   const fault = (code: string, title: string, look: string): InUnit => ({
     written: asWritten,
+    asWritten,
     faults: [{ code, title, look }],
     remarks: [],
   });
@@ -195,11 +208,12 @@ function inInstrumentUnit(
   }
   const written = { value: number.value.times(factor), decimals: number.decimals - factor.e };
   if (found.standardSpelling || conventions.symbolSpelling === 'accept')
-    return { written, faults: [], remarks: [] };
+    return { written, asWritten, faults: [], remarks: [] };
   const sentence = `“${unitText}” is understood; its symbol is ${found.unit.symbol}.`;
-  if (conventions.symbolSpelling === 'remark') return { written, faults: [], remarks: [sentence] };
+  if (conventions.symbolSpelling === 'remark') return { written, asWritten, faults: [], remarks: [sentence] };
   return {
     written,
+    asWritten,
     faults: [{ code: 'unit-misspelt', title: 'The unit is misspelt.', look: sentence }],
     remarks: [],
   };

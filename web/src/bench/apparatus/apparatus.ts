@@ -1,8 +1,11 @@
 import type { Picture } from '@green-beam/core';
 import type { ComponentType } from 'react';
 import { BalanceApparatus } from './threeBeamBalance';
+import { ElectronicBalanceApparatus } from './electronicBalance';
 import { CylinderApparatus } from './graduatedCylinder';
 import { MicrometerApparatus } from './micrometer';
+import { RulerApparatus } from './ruler';
+import { ThermometerApparatus } from './thermometer';
 import { CaliperApparatus } from './vernierCaliper';
 
 /** The state of an apparatus as the server takes it. */
@@ -20,7 +23,10 @@ export interface ApparatusProps {
 
 /** What is on the bench for each kind. A new instrument is a file beside this one and a line here. */
 export const apparatuses: Readonly<Record<string, ComponentType<ApparatusProps>>> = {
+  ruler: RulerApparatus,
+  thermometer: ThermometerApparatus,
   'three-beam-balance': BalanceApparatus,
+  'electronic-balance': ElectronicBalanceApparatus,
   'graduated-cylinder': CylinderApparatus,
   'vernier-caliper': CaliperApparatus,
   micrometer: MicrometerApparatus,

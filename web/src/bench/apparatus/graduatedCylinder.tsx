@@ -2,25 +2,21 @@ import { eyeReachMm, type CylinderPicture } from '@green-beam/core';
 import { cylinderView, eyeMmAt, GraduatedCylinder } from '@green-beam/drawing';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
-import { handleProps } from './handle';
+import { eyeHandle } from './eyeHandle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
-
-const stepMm = 10;
 
 /** The graduated cylinder in hand: the eye on its rail, a card behind. */
 export function CylinderApparatus({ picture, handled, left, onHands }: ApparatusProps) {
   const cylinder = picture as CylinderPicture;
   const [hands, move] = useHands({ eyeMm: cylinder.eyeMm, card: !handled }, left, onHands);
-  const look = (eyeMm: number) =>
-    move({ eyeMm: Number(Math.min(eyeReachMm, Math.max(-eyeReachMm, eyeMm)).toFixed(1)) });
-  const eyeProps = handleProps({
-    label: 'Your eye',
-    share: (hands.eyeMm + eyeReachMm) / (2 * eyeReachMm),
-    says: ringWords(hands.eyeMm),
+  const eyeProps = eyeHandle({
+    eyeMm: hands.eyeMm,
+    reachMm: eyeReachMm,
     along: 'y',
-    onStep: (direction, finer) => look(hands.eyeMm + direction * (finer ? 1 : stepMm)),
-    onDrag: (y) => look(eyeMmAt(y)),
+    says: ringWords(hands.eyeMm),
+    placeToMm: eyeMmAt,
+    onLook: (eyeMm) => move({ eyeMm }),
   });
   const turnCard = () => move({ card: !hands.card });
   return (

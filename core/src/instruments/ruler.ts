@@ -1,0 +1,181 @@
+import type { Random } from '../chance/random';
+import {
+  handFlag,
+  handNumber,
+  type Instrument,
+  type Misreading,
+  type Model,
+  type Picture,
+  type Setting,
+} from './instrument';
+import { labelBelow, miscountedDivision, scaleOf, shown, slack } from './scale';
+
+export interface RulerModel extends Model {
+  /** What one numbered interval is called on the scale: its number is the place divided by this. */
+  readonly numberedBy: number;
+  readonly metric: boolean;
+}
+
+export interface RulerSetting extends Setting {
+  readonly kind: 'ruler';
+  /** Where the object begins and ends on the scale, in the model's unit. It begins on a numbered line. */
+  readonly from: number;
+  readonly to: number;
+  /** How far the eye stands to the right of the object's end, in millimetres; left of it negative. */
+  readonly eyeMm: number;
+}
+
+export interface RulerPicture extends Picture {
+  readonly kind: 'ruler';
+  readonly from: number;
+  readonly to: number;
+  readonly eyeMm: number;
+}
+
+/** Thickness of a rule, on whose top the scale lies, and height of the eye, in millimetres. */
+const [thicknessMm, eyeHeightMm] = [6, 300];
+export const rulerEyeReachMm = 140;
+
+const make = (
+  id: string,
+  name: string,
+  division: string,
+  labelEvery: string,
+  highest: string,
+  numberedBy: number,
+  metric = true,
+): RulerModel => ({
+  id,
+  name,
+  unit: metric ? 'mm' : 'in',
+  division,
+  reads: 'scale',
+  labelEvery,
+  lowest: '0',
+  highest,
+  tolerance: division,
+  numberedBy,
+  metric,
+});
+
+export const rulers: readonly RulerModel[] = [
+  make('ruler-mm', 'Ruler in millimetres', '1', '10', '300', 10),
+  make('stick-half-cm', 'Training stick in half centimetres', '5', '10', '300', 10),
+  make('stick-cm', 'Training stick in centimetres', '10', '50', '500', 10),
+  make('stick-dm', 'Training stick in decimetres', '100', '100', '1000', 100),
+  make('ruler-tenths', 'Ruler in tenths of an inch', '0.1', '1', '12', 1, false),
+  make('ruler-sixteenths', 'Ruler in sixteenths of an inch', '0.0625', '1', '12', 1, false),
+];
+
+/** @throws RangeError for a model that there is not. */
+export function rulerModel(id: string): RulerModel {
+  const found = rulers.find((candidate) => candidate.id === id);
+  if (!found) throw new RangeError(`There is no ruler called “${id}”.`);
+  return found;
+}
+
+const modelFor = ({ model }: RulerSetting): RulerModel => rulerModel(model);
+const scaleFor = (setting: RulerSetting) => scaleOf(modelFor(setting));
+const mmPerUnit = ({ metric }: RulerModel): number => (metric ? 1 : 25.4);
+
+/**
+ * The rule lies on the object, its scale a thickness above it: an eye toward the larger numbers sees the end against
+ * a smaller one, low by eye·t/(D − t). In the model's unit, signed.
+ */
+export const rulerParallax = (model: RulerModel, eyeMm: number): number =>
+  (-eyeMm * thicknessMm) / (eyeHeightMm - thicknessMm) / mmPerUnit(model);
+
+export const ruler: Instrument<RulerSetting> = {
+  kind: 'ruler',
+  name: 'ruler',
+  quantity: 'length',
+  unitChoices: ['m', 'cm', 'mm', 'in'],
+  models: rulers,
+
+  sample: ({ id }, random) => laid(rulerModel(id), random, 0),
+  start: ({ id }, random) =>
+    laid(rulerModel(id), random, (random.chance(0.5) ? 1 : -1) * Math.round(random.between(70, 130))),
+  leave: ({ id }, random) => laid(rulerModel(id), random, random.chance(0.5) ? 0 : random.between(-130, 130)),
+  handle: (setting, hands) => {
+    handFlag(hands, 'eyeSquare');
+    return { ...setting, eyeMm: handNumber(hands, 'eyeMm', -rulerEyeReachMm, rulerEyeReachMm) };
+  },
+
+  indication: ({ from, to }) => to - from,
+  observed: ({ to }) => to,
+  correct: ({ from }, end) => end - from,
+  picture: ({ kind, model, from, to, eyeMm }) => ({ kind, model, from, to, eyeMm }),
+
+  ask: () => 'How long is the slate tally token?',
+
+  buildUp: (setting, written) => {
+    const { unit } = modelFor(setting);
+    const scale = scaleFor(setting);
+    const label = labelBelow(scale, setting.to);
+    const divisions = (setting.to - label) / scale.d;
+    const whole = Math.floor(divisions + slack);
+    return [
+      `The numbered line before the end is at ${shown(label)} ${unit}; one space is ${shown(scale.d)} ${unit}.`,
+      `The end lies ${whole} ${whole === 1 ? 'space' : 'spaces'} and about ${Math.round((divisions - whole) * 10)} tenths further on.`,
+      `The token begins at ${shown(setting.from)} ${unit}: end less beginning is ${written} ${unit}.`,
+    ];
+  },
+
+  lookFirst: (setting) =>
+    `Where does the token begin, and where does it end? Between two numbered lines there are ${Math.round(scaleFor(setting).labelEvery / scaleFor(setting).d)} spaces.`,
+
+  misreadings: [
+    {
+      code: 'parallax',
+      stage: 'place',
+      title: 'Your eye was not square above the end.',
+      predict: (setting, seen) =>
+        setting.eyeMm === 0 ? [] : [seen + rulerParallax(modelFor(setting), setting.eyeMm)],
+      look: () =>
+        'The scale lies a little above the token. Move your eye until it is straight above the end.',
+    },
+    miscountedDivision(scaleFor),
+    {
+      code: 'started-at-one',
+      stage: 'correction',
+      title: 'You took the end for the length.',
+      predict: ({ from }, end) => (from === 0 ? [] : [end]),
+      look: () =>
+        'The token does not begin at 0. Any two points will do, but then the length is the difference of two readings.',
+    },
+    {
+      code: 'cm-mm-slip',
+      stage: 'correction',
+      title: 'You mixed units of length by a factor of ten.',
+      predict: (setting, end) =>
+        modelFor(setting).metric ? [(end - setting.from) / 10, (end - setting.from) * 10] : [],
+      look: (setting) =>
+        `The numbers on this scale count ${modelFor(setting).numberedBy === 100 ? 'decimetres' : 'centimetres'}. Which unit did you write?`,
+    },
+  ] satisfies Misreading<RulerSetting>[],
+};
+
+/** A token on a rule, often not begun at the worn end; its beginning is always on a numbered line. */
+function laid(model: RulerModel, random: Random, eyeMm: number): RulerSetting {
+  const { d, labelEvery, highest } = scaleOf(model);
+  const labels = Math.round(highest / labelEvery);
+  const begins = random.chance(0.5) ? 0 : random.pick([1, 1, 2]);
+  const from = begins * labelEvery;
+  const longest = Math.min(highest - from, 8 * Math.max(labelEvery, 4 * d));
+  const length = random.pick([
+    () => random.between(labelEvery * 0.6, longest),
+    () => random.between(labelEvery * 0.6, longest),
+    () => Math.round(random.between(labelEvery, longest) / d) * d,
+    () =>
+      random.whole(1, Math.max(1, Math.min(labels - begins, 8))) * labelEvery - random.between(0.1, 0.9) * d,
+  ])();
+  const to = from + Math.min(longest, Math.max(d * 0.6, length));
+  const hundredth = d / 100;
+  return {
+    kind: 'ruler',
+    model: model.id,
+    from,
+    to: Number((Math.round(to / hundredth) * hundredth).toPrecision(10)),
+    eyeMm,
+  };
+}
