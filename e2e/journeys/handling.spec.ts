@@ -1,8 +1,8 @@
-import { riderX, eyeY } from '@green-beam/drawing';
-import type { BalancePicture } from '@green-beam/core';
+import type { BalancePicture, RulerPicture, ThermometerPicture } from '@green-beam/core';
+import { eyeY, riderX, rulerEyeX, thermometerEyeY } from '@green-beam/drawing';
 import type { Page } from '@playwright/test';
 import { baseUrl, expect, signInStudent, test } from '../support/people';
-import { readRightly, settingShown } from '../support/reading';
+import { instrumentNames, readRightly, settingShown } from '../support/reading';
 
 const handle = (page: Page, name: string) =>
   settingShown(page, async () => {
@@ -93,12 +93,106 @@ test('a cylinder is read with the eye brought level', async ({ page }) => {
   await expect(page.getByText('Level: rightly read.')).toBeVisible();
 });
 
+/** Writes what is right, with its unit, and is told so. */
+async function writeRightly(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Your reading', { exact: true }).fill(text);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Level: rightly read.')).toBeVisible();
+}
+
+test('a vernier caliper is closed until it touches, by keys alone, and corrected for its zero error', async ({
+  page,
+}) => {
+  await signInStudent(page, 'Verity Moss');
+  const setting = await handle(page, 'vernier caliper');
+  await page.getByLabel('Your reading', { exact: true }).fill('1 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The jaws do not touch the object yet. Close them on it.')).toBeVisible();
+  const jaw = page.getByRole('slider', { name: 'Sliding jaw' });
+  await jaw.focus();
+  for (
+    let step = 0;
+    step < 40 && (await jaw.getAttribute('aria-valuetext')) !== 'The jaws touch the object.';
+    step += 1
+  ) {
+    await page.keyboard.press('ArrowLeft');
+  }
+  await page.getByRole('button', { name: 'Closed on nothing' }).click();
+  await expect(page.getByText('The jaws are closed, with nothing between.')).toBeVisible();
+  await page.getByRole('button', { name: 'Closed on nothing' }).click();
+  const inches = (setting.picture.model.endsWith('inch') && 'in') || 'mm';
+  await writeRightly(page, `${readRightly(setting.picture)} ${inches}`);
+});
+
+test('a micrometer is closed with its ratchet; forced, it is told as such', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  const setting = await handle(page, 'micrometer');
+  await page.getByRole('button', { name: 'Ratchet' }).click();
+  await expect(page.getByText('The ratchet slips: it touches.')).toBeVisible();
+  const right = readRightly(setting.picture);
+  await page.getByRole('slider', { name: 'Thimble' }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText('The screw is forced.')).toBeVisible();
+  const decimals = right.split('.')[1]?.length ?? 2;
+  await page
+    .getByLabel('Your reading', { exact: true })
+    .fill(`${(Number(right) - 0.03).toFixed(decimals)} mm`);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('The screw was forced past the slip of the ratchet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ratchet' }).click();
+  await writeRightly(page, `${right} mm`);
+});
+
+test('an electronic balance is zeroed, shut and waited for', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  const setting = await handle(page, 'electronic balance');
+  const shut = page.getByRole('button', { name: 'Shut the door' });
+  if (await shut.isVisible()) await shut.click();
+  await page.getByRole('button', { name: 'Zero' }).click();
+  await page.getByRole('button', { name: /The ring|Vessel with oil/ }).click();
+  await expect(page.getByText(/The display stands/)).toBeVisible({ timeout: 20_000 });
+  await writeRightly(page, `${readRightly(setting.picture)} g`);
+});
+
+test('a thermometer and a ruler are read with the eye brought square', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  const warm = await handle(page, 'thermometer');
+  const { bath } = warm.picture as ThermometerPicture;
+  const raise = page.getByRole('button', { name: 'Raise the clamp' });
+  if (await raise.isVisible()) await raise.click();
+  await drag(page, 'Your eye', { y: thermometerEyeY(0) });
+  await expect(page.getByText('The column rests.')).toBeVisible({ timeout: 30_000 });
+  // Every thermometer of the demo class is read to 0.1 °C.
+  await writeRightly(page, `${bath.toFixed(1)} °C`);
+
+  const laid = await handle(page, 'ruler');
+  const { from, to } = laid.picture as RulerPicture;
+  await drag(page, 'Your eye', { x: rulerEyeX(0) });
+  await expect(page.getByRole('slider', { name: 'Your eye' })).toHaveAttribute(
+    'aria-valuetext',
+    'square above the end',
+  );
+  const { unit, step } = rulerSteps[laid.picture.model] ?? { unit: 'mm', step: 1 };
+  const steps = Math.round((to - from) / step) * step;
+  await writeRightly(page, `${steps.toFixed(Math.max(0, Math.round(-Math.log10(step))))} ${unit}`);
+});
+
+/** To what the demo class reads each ruler: d 1 → 0.1, d 5 → 1, in every decade. */
+const rulerSteps: Readonly<Record<string, { readonly unit: string; readonly step: number }>> = {
+  'ruler-mm': { unit: 'mm', step: 0.1 },
+  'stick-half-cm': { unit: 'mm', step: 1 },
+  'stick-cm': { unit: 'mm', step: 1 },
+  'stick-dm': { unit: 'mm', step: 10 },
+  'ruler-tenths': { unit: 'in', step: 0.01 },
+  'ruler-sixteenths': { unit: 'in', step: 0.01 },
+};
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
   test('the page slides under the bench, and nothing runs off the side', async ({ page }) => {
     await signInStudent(page, 'Verity Moss');
-    for (const name of ['three-beam balance', 'graduated cylinder']) {
+    for (const name of instrumentNames) {
       await handle(page, name);
       await expect(page.getByLabel('Your reading', { exact: true })).toBeVisible();
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

@@ -2,15 +2,22 @@ import {
   cylinderModel,
   expectReading,
   instrumentOf,
+  instruments,
   mmPerMl,
   presetNamed,
   type BalancePicture,
+  type CaliperPicture,
+  type ElectronicBalancePicture,
+  type MicrometerPicture,
   type CylinderPicture,
   type Picture,
   type Setting,
 } from '@green-beam/core';
 import type { SettingAnswer } from '@green-beam/contract';
 import type { Page } from '@playwright/test';
+
+/** What lies on the shelf. */
+export const instrumentNames = instruments.map(({ name }) => name);
 
 /** The setting that the page was given last: what its drawing shows. */
 export async function settingShown(page: Page, act: () => Promise<void>): Promise<SettingAnswer> {
@@ -33,24 +40,40 @@ export function readRightly(picture: Picture): string {
   ).text;
 }
 
+/** The setting that a drawing shows, handled well: what is right to write. */
 const settings: Readonly<Record<string, (picture: Picture) => Setting>> = {
   'graduated-cylinder': (picture) => {
     const { kind, model, heightMm, surface, targetMl } = picture as CylinderPicture;
     const levelMl = Number((heightMm / mmPerMl(cylinderModel(model))).toPrecision(12));
-    const setting = { kind, model, levelMl, surface, eyeMm: 0, targetMl };
-    return setting;
+    return of({ kind, model, levelMl, surface, eyeMm: 0, targetMl });
   },
   'three-beam-balance': (picture) => {
     const { kind, model, riders, loadMoment } = picture as BalancePicture;
-    const setting = {
+    return of({ kind, model, riders, loadGrams: loadMoment, onPan: true, zeroErrorGrams: 0, handled: false });
+  },
+  'electronic-balance': (picture) => {
+    const { kind, model, loadedGrams, vesselGrams, emptyGrams } = picture as ElectronicBalancePicture;
+    const [contentsGrams, vessel] = [loadedGrams - vesselGrams, vesselGrams - emptyGrams];
+    return of({
       kind,
       model,
-      riders,
-      loadGrams: loadMoment,
-      onPan: true,
-      zeroErrorGrams: 0,
-      handled: false,
-    };
-    return setting;
+      contentsGrams,
+      vesselGrams: vessel,
+      residueGrams: 0,
+      tared: 'pan',
+      draughtGrams: 0,
+      doorOpen: false,
+      seconds: 99,
+      task: 'straight',
+    });
   },
+  'vernier-caliper': (picture) => ofSize(picture as CaliperPicture),
+  micrometer: (picture) => ofSize(picture as MicrometerPicture),
 };
+
+/** Less its zero error, the size of what lies between the jaws. */
+const ofSize = ({ kind, model, closedAt, touchesAt }: CaliperPicture | MicrometerPicture): Setting =>
+  of({ kind, model, size: touchesAt - closedAt, at: touchesAt, zeroError: closedAt, yields: 0 });
+
+/** A setting of any kind, with what its kind needs besides. */
+const of = <S extends Setting>(setting: S): Setting => setting;

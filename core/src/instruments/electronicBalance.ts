@@ -2,6 +2,7 @@ import type { Random } from '../chance/random';
 import {
   handFlag,
   handNumber,
+  NotReady,
   type Instrument,
   type Misreading,
   type Model,
@@ -117,10 +118,10 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
   },
   handle: (setting, hands) => {
     if (handNumber(hands, 'load', 0, 2) !== 2)
-      throw new RangeError('The load is not on the pan. Put it on, then read.');
+      throw new NotReady('The load is not on the pan. Put it on, then read.');
     const zeroedWith = (['nothing', 'pan', 'vessel'] as const)[handNumber(hands, 'zeroed', 0, 3)];
     if (!zeroedWith)
-      throw new RangeError(
+      throw new NotReady(
         'The balance was set to zero with the whole load on it. Take it off, set to zero, put it on again.',
       );
     return {

@@ -62,7 +62,10 @@ export interface Instrument<S extends Setting = Setting> {
   start(model: Model, random: Random): S;
   /** An apparatus as some reader has left it, carefully or not: for trials of the engine and for demonstrations. */
   leave(model: Model, random: Random): S;
-  /** The apparatus after it was handled. @throws RangeError if the hands report something that cannot be. */
+  /**
+   * The apparatus after it was handled.
+   * @throws NotReady where it cannot be read yet; RangeError if the hands report something that cannot be.
+   */
   handle(setting: S, hands: unknown): S;
   /** What the instrument indicates when it is handled and read rightly and corrected as asked, in its unit. */
   indication(setting: S): number;
@@ -91,6 +94,9 @@ export function modelOf<S extends Setting>(instrument: Instrument<S>, id: string
   if (!model) throw new RangeError(`There is no ${instrument.name} called “${id}”.`);
   return model;
 }
+
+/** The apparatus is in order but cannot be read yet: its message says what to do first. It costs no try. */
+export class NotReady extends RangeError {}
 
 /** Reads one number out of what the hands report. @throws RangeError outside its range. */
 export function handNumber(hands: unknown, key: string, low: number, high: number): number {

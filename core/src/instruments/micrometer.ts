@@ -1,5 +1,12 @@
 import type { Random } from '../chance/random';
-import { handNumber, type Instrument, type Misreading, type Model, type Picture } from './instrument';
+import {
+  handNumber,
+  NotReady,
+  type Instrument,
+  type Misreading,
+  type Model,
+  type Picture,
+} from './instrument';
 import { shown, slack } from './scale';
 import { lessZeroError, zeroErrorMisreadings, type WithZeroError } from './zeroError';
 
@@ -106,7 +113,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
     const touchesAt = setting.size + setting.zeroError;
     const at = handNumber(hands, 'at', -1, 26);
     if (at > touchesAt + 0.0005)
-      throw new RangeError(
+      throw new NotReady(
         'The spindle does not touch the object yet. Turn on with the ratchet until it slips.',
       );
     return { ...setting, at: Math.max(at, touchesAt - forcedMm) };

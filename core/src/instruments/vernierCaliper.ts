@@ -1,5 +1,12 @@
 import type { Random } from '../chance/random';
-import { handNumber, type Instrument, type Misreading, type Model, type Picture } from './instrument';
+import {
+  handNumber,
+  NotReady,
+  type Instrument,
+  type Misreading,
+  type Model,
+  type Picture,
+} from './instrument';
 import { shown, slack } from './scale';
 import { lessZeroError, zeroErrorMisreadings, type WithZeroError } from './zeroError';
 
@@ -127,7 +134,7 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
     const touchesAt = setting.size + setting.zeroError;
     const at = handNumber(hands, 'at', -model.mainDivision, Number(model.highest) + 20 * model.mainDivision);
     if (at > touchesAt + leastCount(model) / 2)
-      throw new RangeError('The jaws do not touch the object yet. Close them on it.');
+      throw new NotReady('The jaws do not touch the object yet. Close them on it.');
     return { ...setting, at: Math.max(at, touchesAt - setting.yields) };
   },
 

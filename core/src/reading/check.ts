@@ -35,7 +35,12 @@ export type Verdict =
       readonly lookFirst: string;
       readonly remarks: readonly string[];
     }
-  | { readonly outcome: 'unreadable'; readonly problem: NumberProblem };
+  | { readonly outcome: 'unreadable'; readonly problem: NumberProblem }
+  /** The apparatus has to be handled further first. */
+  | { readonly outcome: 'not ready'; readonly message: string };
+
+/** A verdict on a reading that was taken: it counts as a try. */
+export type Judgement = Extract<Verdict, { outcome: 'right' | 'wrong' }>;
 
 /** What a reading of this setting has to look like: the engine's own answer. */
 export interface Expected {

@@ -1,4 +1,4 @@
-import { expectReading, instrumentOf, presetNamed } from '@green-beam/core';
+import { expectReading, instrumentOf, instruments, presetNamed } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -175,11 +175,23 @@ describe('a try', () => {
   });
 });
 
+it('says what to do first when the apparatus cannot be read yet, and takes no try for it', async () => {
+  const setting = await layOut(student, { kind: 'micrometer', mode: 'handle', model: 'micrometer-plain' });
+  const { at, touchesAt } = setting.picture;
+  expect(at).toBeGreaterThan(touchesAt);
+  const open = await attempt(student, setting.id, '9.99', { unit: 'mm', hands: { at } });
+  expect(open).toMatchObject({
+    status: 200,
+    body: { verdict: { outcome: 'not ready', message: expect.stringContaining('ratchet') }, triesLeft: 3 },
+  });
+  const closed = await attempt(student, setting.id, '0.01', { unit: 'mm', hands: { at: touchesAt } });
+  expect(closed.body).toMatchObject({ verdict: { outcome: 'wrong' }, triesLeft: 2 });
+});
+
 it('says what a student can do, and what to practise', async () => {
   const { body } = await student.get('/api/bench');
-  expect(body.instruments.map(({ kind }: { kind: string }) => kind)).toEqual([
-    'three-beam-balance',
-    'graduated-cylinder',
-  ]);
+  expect(body.instruments.map(({ kind }: { kind: string }) => kind)).toEqual(
+    instruments.map(({ kind }) => kind),
+  );
   expect(body.suggestion).toMatchObject({ kind: expect.any(String), reason: expect.any(String) });
 });

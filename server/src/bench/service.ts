@@ -14,12 +14,14 @@ import {
   instrumentOf,
   makeSetting,
   modelOf,
+  NotReady,
   parseNumber,
   presetNamed,
   seeded,
   type Conventions,
   type Instrument,
   type Setting,
+  type Verdict,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
 import { conventionsFor } from '../classroom/membership';
@@ -90,7 +92,7 @@ export async function settingFor(services: Services, who: Who, id: string): Prom
 }
 
 /**
- * Checks one try. What cannot be read as a number costs no try and is not kept. A repeated request with the same
+ * Checks one try. What cannot be read as a number, or an apparatus that is not ready, costs no try and is not kept. A repeated request with the same
  * id gets the same answer. @throws Problem
  */
 export async function takeAttempt(
@@ -107,9 +109,8 @@ export async function takeAttempt(
   if (repeated) return answerTo(instrument, row, conventions, repeated, before);
 
   if (closed(before)) throw new Problem('setting-closed');
-  const setting = handled(instrument, row, attempt);
-  const verdict = checkReading(instrument, setting, conventions, attempt.text, attempt.unit);
-  if (verdict.outcome === 'unreadable') {
+  const verdict = judge(instrument, row, conventions, attempt);
+  if (verdict.outcome === 'unreadable' || verdict.outcome === 'not ready') {
     return {
       id: attempt.id,
       text: attempt.text,
@@ -130,7 +131,7 @@ export async function takeAttempt(
       unit: attempt.unit,
       hands: attempt.hands,
       verdict,
-      divisionsOff: divisionsOff(instrument, setting, attempt.text),
+      divisionsOff: divisionsOff(instrument, handled(instrument, row, attempt), attempt.text),
     });
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error;
@@ -163,6 +164,26 @@ async function judging(
   const kept =
     row.conventionsId === null ? null : await database.models.classConventions.findByPk(row.conventionsId);
   return { instrument: instrumentOf(row.kind), conventions: kept?.body ?? presetNamed('Chemistry bench') };
+}
+
+function judge(
+  instrument: Instrument,
+  row: PracticeSettingRow,
+  conventions: Conventions,
+  attempt: NewAttempt,
+): Verdict {
+  try {
+    return checkReading(
+      instrument,
+      handled(instrument, row, attempt),
+      conventions,
+      attempt.text,
+      attempt.unit,
+    );
+  } catch (error) {
+    if (error instanceof NotReady) return { outcome: 'not ready', message: error.message };
+    throw error;
+  }
 }
 
 function handled(
@@ -230,6 +251,7 @@ function orNotValid<T>(act: () => T): T {
   try {
     return act();
   } catch (error) {
+    if (error instanceof NotReady) throw error;
     if (error instanceof RangeError) throw new Problem('not-valid', error.message);
     throw error;
   }

@@ -1,15 +1,15 @@
 import type { AttemptAnswer, Solution } from '@green-beam/contract';
-import type { Explanation, Verdict } from '@green-beam/core';
+import type { Explanation, Judgement } from '@green-beam/core';
 import { gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
 import { Stated } from '../ui/Figure';
 
 /** What is to be said of a try: the gauge, the cause before the rule, and at the end how the reading is built up. */
 export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
   const { verdict, solution } = attempt;
-  if (verdict.outcome === 'unreadable') {
+  if (verdict.outcome === 'unreadable' || verdict.outcome === 'not ready') {
     return (
       <p role="status" className="border-l-4 border-brass-line pl-3">
-        {verdict.problem.message} This cost no try.
+        {verdict.outcome === 'unreadable' ? verdict.problem.message : verdict.message} This cost no try.
       </p>
     );
   }
@@ -37,7 +37,7 @@ export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
 }
 
 /** Coarse while the answer is still to be found, exact once it is told. */
-function gaugeFor(verdict: Exclude<Verdict, { outcome: 'unreadable' }>, solution: Solution | null): Gauge {
+function gaugeFor(verdict: Judgement, solution: Solution | null): Gauge {
   if (!solution || solution.divisionsOff === null) return { shows: 'lean', lean: verdict.lean };
   // Where the value was right and only its writing was not, the pointer stays level.
   if (verdict.lean.direction === 'level') return { shows: 'lean', lean: verdict.lean };

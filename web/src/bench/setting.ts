@@ -51,7 +51,7 @@ export function useTries(settingId: string) {
       outbox.onSent(({ parcel, answer }) => {
         if (parcel.path !== path) return;
         const attempt = answer as AttemptAnswer;
-        if (attempt.verdict.outcome === 'unreadable') return setUnread(attempt);
+        if (['unreadable', 'not ready'].includes(attempt.verdict.outcome)) return setUnread(attempt);
         setUnread(null);
         queries.setQueryData<SettingAnswer>(
           settingKey(settingId),

@@ -42,7 +42,7 @@ export function BeamHeader({ state }: { readonly state: BeamState }) {
       >
         Go to the page
       </a>
-      <div className="flex flex-wrap items-center justify-between gap-x-6 px-4 pt-2.5 sm:px-7 md:absolute md:inset-x-0">
+      <div className="flex flex-wrap items-center justify-between gap-x-6 px-4 pt-2.5 sm:px-7 md:pointer-events-none md:absolute md:inset-x-0 md:z-10">
         <p className="text-lg font-bold">Green Beam</p>
         <SignedIn />
       </div>
@@ -117,7 +117,7 @@ function SignedIn() {
     await queries.invalidateQueries({ queryKey: sessionKey });
   };
   return (
-    <div className="ml-auto flex items-center gap-3 text-sm">
+    <div className="pointer-events-auto ml-auto flex items-center gap-3 text-sm">
       <span>
         {name}
         {classes[0] && ` · ${classes.map(({ name: className }) => className).join(', ')}`}
