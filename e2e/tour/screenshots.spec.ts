@@ -59,6 +59,28 @@ test('the student’s screens', async ({ page }) => {
   await shoot(page, 'bench-balance');
 });
 
+test('more of the bench', async ({ page }) => {
+  await signInStudent(page, 'Rhoswen Kite');
+  const lay = async (mode: 'Read' | 'Handle', name: string, model: string) => {
+    await page.goto(`${baseUrl()}/bench`);
+    await page.getByLabel(`Which ${name}`).selectOption(model);
+    await page.getByRole('button', { name: `${mode} the ${name}` }).click();
+    await page.getByLabel('Your reading', { exact: true }).waitFor();
+  };
+  await lay('Read', 'vernier caliper', 'vernier-20-39');
+  await page.getByRole('button', { name: 'Lens' }).click();
+  await shoot(page, 'bench-caliper');
+  await lay('Read', 'micrometer', 'micrometer-vernier');
+  await shoot(page, 'bench-micrometer');
+  await lay('Handle', 'thermometer', 'thermometer-0_5');
+  await page.getByText('The column rests.').waitFor({ timeout: 30_000 });
+  await shoot(page, 'bench-thermometer');
+  await lay('Read', 'electronic balance', 'electronic-0_01');
+  await shoot(page, 'bench-electronic-balance');
+  await lay('Handle', 'ruler', 'ruler-mm');
+  await shoot(page, 'bench-ruler');
+});
+
 test('the logbook', async ({ page }) => {
   await signInStudent(page, 'Delphi Marsh');
   await page.getByRole('link', { name: 'Look at it' }).click();
