@@ -108,6 +108,10 @@ function Table({
   readonly board: BoardAnswer;
   readonly students: readonly BoardStudent[];
 }) {
+  // A column for each instrument that somebody has read.
+  const read = board.instruments.filter(({ kind }) =>
+    board.students.some(({ marks }) => marks.some((mark) => mark.kind === kind && mark.skill.tries > 0)),
+  );
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse">
@@ -117,7 +121,7 @@ function Table({
             <th scope="col" className="py-2 pr-4">
               Student
             </th>
-            {board.instruments.map(({ kind, name }) => (
+            {read.map(({ kind, name }) => (
               <th key={kind} scope="col" className="py-2 pr-4 first-letter:uppercase">
                 {name}
               </th>
@@ -132,11 +136,11 @@ function Table({
         </thead>
         <tbody>
           {students.map((student) => (
-            <StudentRow key={student.id} student={student} />
+            <StudentRow key={student.id} student={student} kinds={read.map(({ kind }) => kind)} />
           ))}
           {students.length === 0 && (
             <tr>
-              <td colSpan={3 + board.instruments.length} className="py-4 text-soft">
+              <td colSpan={3 + read.length} className="py-4 text-soft">
                 Nobody matches. Clear the field to see everyone.
               </td>
             </tr>

@@ -6,9 +6,16 @@ import { Link } from 'react-router';
 import { Figure, Stated } from '../ui/Figure';
 
 /** One student: marks, the last reading with its verdict and cause, the logbook; the earlier readings unfold. */
-export function StudentRow({ student }: { readonly student: BoardStudent }) {
+export function StudentRow({
+  student,
+  kinds,
+}: {
+  readonly student: BoardStudent;
+  readonly kinds: readonly string[];
+}) {
   const [open, setOpen] = useState(false);
-  const { name, group, latest, marks, logbooks } = student;
+  const { name, group, latest, logbooks } = student;
+  const marks = student.marks.filter(({ kind }) => kinds.includes(kind));
   const shown = open ? latest : latest.slice(0, 1);
   return (
     <tr className="border-b border-rule align-top">
@@ -20,7 +27,7 @@ export function StudentRow({ student }: { readonly student: BoardStudent }) {
           {mark ? (
             <ReadersMark mark={mark} shaky={skill.state === 'shaky'} />
           ) : (
-            <span className="text-sm text-soft">{skill.state}</span>
+            <span className="text-sm whitespace-nowrap text-soft">{skill.state}</span>
           )}
         </td>
       ))}

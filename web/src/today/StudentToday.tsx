@@ -14,6 +14,7 @@ export function StudentToday() {
   const failed = [bench, books].find(({ isError, data }) => isError && data === undefined);
   if (failed) return <Trouble error={failed.error} again={() => void failed.refetch()} />;
   if (!bench.data || !books.data) return <Loading what="your day" />;
+  const read = bench.data.instruments.filter(({ skill }) => skill.tries > 0);
   return (
     <Page title="Today" aside={name}>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
@@ -35,7 +36,7 @@ export function StudentToday() {
           <section aria-label="Your readings">
             <h2 className="mb-2">Your readings</h2>
             <ul className="flex flex-col gap-3">
-              {bench.data.instruments.map(({ kind, name: instrument, skill, mark }) => (
+              {read.map(({ kind, name: instrument, skill, mark }) => (
                 <li key={kind} className="flex flex-wrap items-center justify-between gap-3">
                   <span>
                     <span className="block first-letter:uppercase">{instrument}</span>
@@ -48,6 +49,9 @@ export function StudentToday() {
                 </li>
               ))}
             </ul>
+            {read.length === 0 && (
+              <p className="text-soft">Nothing yet. Take a setting; your marks appear here.</p>
+            )}
             <p className="mt-3 text-sm text-soft">
               A mark’s offset from the green line is how far your readings lean; its width is how far they
               scatter.
