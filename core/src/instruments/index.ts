@@ -29,6 +29,7 @@ export function instrumentOf(kind: InstrumentKind | (string & {})): Instrument {
 export * from './kinds';
 export * from './instrument';
 export * from './scale';
+export { beams, type Riders } from './riders';
 export * from './ruler';
 export * from './thermometer';
 export * from './threeBeamBalance';

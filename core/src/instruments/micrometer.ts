@@ -1,4 +1,5 @@
 import type { Random } from '../chance/random';
+import { countFaults } from './countFaults';
 import {
   handNumber,
   NotReady,
@@ -92,6 +93,11 @@ export function screwParts({ division, pitch, vernier }: MicrometerModel, at: nu
 
 const modelFor = ({ model }: MicrometerSetting): MicrometerModel => micrometerModel(model);
 const value = ({ sleeve, thimble, vernier }: ScrewParts): number => sleeve + thimble * 0.01 + vernier * 0.001;
+
+const count = countFaults((setting: MicrometerSetting, seen) => {
+  const model = modelFor(setting);
+  return [model, screwParts(model, seen), seen] as const;
+});
 
 export const micrometer: Instrument<MicrometerSetting> = {
   kind: 'micrometer',
@@ -201,25 +207,6 @@ export const micrometer: Instrument<MicrometerSetting> = {
     ...zeroErrorMisreadings,
   ] satisfies Misreading<MicrometerSetting>[],
 };
-
-/** A slip in counting, told by the parts of the reading and the number read rightly. */
-function count(fault: {
-  readonly code: string;
-  readonly title: string;
-  readonly look: string;
-  predict(model: MicrometerModel, parts: ScrewParts, read: number): readonly number[];
-}): Misreading<MicrometerSetting> {
-  return {
-    code: fault.code,
-    stage: 'count',
-    title: fault.title,
-    predict: (setting, seen) => {
-      const model = modelFor(setting);
-      return fault.predict(model, screwParts(model, seen), seen);
-    },
-    look: () => fault.look,
-  };
-}
 
 /**
  * A spindle on an object: awkward spots (the thimble just before and just after a full turn) as often as plain ones,

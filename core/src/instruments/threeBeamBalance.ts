@@ -1,4 +1,3 @@
-import type { Random } from '../chance/random';
 import {
   handFlag,
   handNumber,
@@ -8,14 +7,17 @@ import {
   type Picture,
   type Setting,
 } from './instrument';
+import {
+  droppedPlaces,
+  levelRiders,
+  nearest,
+  offNotch,
+  sampleRiders,
+  tidy,
+  total,
+  type Riders,
+} from './riders';
 import { shown, slack } from './scale';
-
-/** Where the three riders stand, in grams. The first two belong in notches; the last slides freely. */
-export interface Riders {
-  readonly hundreds: number;
-  readonly tens: number;
-  readonly ones: number;
-}
 
 export interface BalanceSetting extends Setting {
   readonly kind: 'three-beam-balance';
@@ -28,13 +30,6 @@ export interface BalanceSetting extends Setting {
   /** True once somebody has the apparatus in hand: then the pointer tells whether the riders mean anything. */
   readonly handled: boolean;
 }
-
-/** Capacity and notch spacing of the three beams, in grams. */
-export const beams = [
-  { key: 'hundreds', name: 'hundreds', top: 500, notch: 100 },
-  { key: 'tens', name: 'tens', top: 90, notch: 10 },
-  { key: 'ones', name: '0 to 10 g', top: 10, notch: null },
-] as const;
 
 export interface BalancePicture extends Picture {
   readonly kind: 'three-beam-balance';
@@ -164,7 +159,7 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
     handling({
       code: 'rider-off-notch',
       title: 'A rider sits between two notches.',
-      applies: offNotch,
+      applies: ({ riders }) => offNotch(riders),
       look: 'Look at the two notched beams: a rider that rides on the ridge turns the beam as if it weighed something in between.',
     }),
     handling({
@@ -232,33 +227,17 @@ export const threeBeamBalance: Instrument<BalanceSetting> = {
   ] satisfies Misreading<BalanceSetting>[],
 };
 
-const tidy = (grams: number): number => Number(grams.toFixed(2));
-const nearest = (grams: number, notch: number): number => Math.round(grams / notch) * notch;
 const lines = (ones: number): string => shown(Number(((ones - Math.floor(ones + slack)) / 0.1).toFixed(1)));
-
-/** Where the riders stand when a set and level balance carries this load. */
-function levelRiders(loadGrams: number): Riders {
-  const hundreds = Math.floor(loadGrams / 100) * 100;
-  const tens = Math.floor((loadGrams - hundreds) / 10) * 10;
-  return { hundreds, tens, ones: tidy(loadGrams - hundreds - tens) };
-}
-
-/** What the riders say, in grams, when each notched one is taken at its nearest notch. */
-const total = ({ hundreds, tens, ones }: Riders): number => nearest(hundreds, 100) + nearest(tens, 10) + ones;
 
 /** What the pan side weighs more than the rider side, in grams: positive lifts the pointer. */
 function imbalance({ riders, loadGrams, onPan, zeroErrorGrams }: BalanceSetting): number {
   return (onPan ? loadGrams : 0) + zeroErrorGrams - (riders.hundreds + riders.tens + riders.ones);
 }
 
-function offNotch({ riders: { hundreds, tens } }: BalanceSetting): boolean {
-  return Math.abs(hundreds - nearest(hundreds, 100)) > slack || Math.abs(tens - nearest(tens, 10)) > slack;
-}
-
 const faultless = (setting: BalanceSetting): boolean =>
   !setting.handled ||
   (setting.onPan &&
-    !offNotch(setting) &&
+    !offNotch(setting.riders) &&
     Math.abs(imbalance(setting)) <= levelWithinGrams &&
     Math.abs(setting.zeroErrorGrams) <= levelWithinGrams);
 
@@ -276,30 +255,4 @@ function handling(fault: {
     predict: (setting) => (setting.handled && fault.applies(setting) ? [total(setting.riders)] : []),
     look: () => fault.look,
   };
-}
-
-/** 207.4 written 27.4; 230.4 written 23.4; 30.4 written 3.4. */
-function droppedPlaces({ hundreds, tens, ones }: Riders): number[] {
-  const [h, t] = [nearest(hundreds, 100) / 100, nearest(tens, 10) / 10];
-  const whole = Math.floor(ones + slack);
-  const parts = ones - whole;
-  return [
-    ...(h > 0 && t === 0 ? [h * 10 + ones] : []),
-    ...(h + t > 0 && whole === 0 ? [h * 10 + t + parts] : []),
-  ];
-}
-
-function sampleRiders(random: Random): Riders {
-  const hundreds = random.chance(0.15) ? 0 : random.whole(1, 5) * 100;
-  const tens = random.pick([0, 9, random.whole(0, 9), random.whole(0, 9), random.whole(0, 9)]) * 10;
-  const places: readonly (() => number)[] = [
-    () => random.between(0, 10),
-    () => random.between(0, 10),
-    () => random.whole(0, 99) / 10,
-    () => random.whole(0, 9),
-    () => random.between(0, 0.9),
-    () => random.between(9, 10),
-  ];
-  const ones = tidy(Math.min(9.99, random.pick(places)()));
-  return { hundreds, tens, ones };
 }

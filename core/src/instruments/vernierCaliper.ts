@@ -1,4 +1,5 @@
 import type { Random } from '../chance/random';
+import { countFaults } from './countFaults';
 import {
   handNumber,
   NotReady,
@@ -108,6 +109,11 @@ export function vernierParts(model: CaliperModel, at: number): VernierParts {
 const modelFor = ({ model }: CaliperSetting): CaliperModel => caliperModel(model);
 const partsFor = (setting: CaliperSetting, seen: number): VernierParts =>
   vernierParts(modelFor(setting), seen);
+
+const count = countFaults((setting: CaliperSetting, seen) => {
+  const model = modelFor(setting);
+  return [model, vernierParts(model, seen), leastCount(model)] as const;
+});
 
 export const vernierCaliper: Instrument<CaliperSetting> = {
   kind: 'vernier-caliper',
@@ -230,25 +236,6 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
     ...zeroErrorMisreadings,
   ] satisfies Misreading<CaliperSetting>[],
 };
-
-/** A slip in counting, told by the parts of the reading. */
-function count(fault: {
-  readonly code: string;
-  readonly title: string;
-  readonly look: string;
-  predict(model: CaliperModel, parts: VernierParts, count: number): readonly number[];
-}): Misreading<CaliperSetting> {
-  return {
-    code: fault.code,
-    stage: 'count',
-    title: fault.title,
-    predict: (setting, seen) => {
-      const model = modelFor(setting);
-      return fault.predict(model, vernierParts(model, seen), leastCount(model));
-    },
-    look: () => fault.look,
-  };
-}
 
 /**
  * The jaws on an object. The zero line stands within a quarter of a least count of a whole one, so that two
