@@ -59,6 +59,9 @@ test('a teacher makes a class, adds students and prints slips that open the door
   await student.getByLabel('Your name').fill('zelda pym');
   await student.getByLabel('Passphrase').fill(passphrase ?? '');
   await student.getByRole('button', { name: 'Sign in' }).click();
-  await expect(student.getByText('Nothing is set. Practise on the bench.')).toBeVisible();
+  // The new class has its first investigation; the student opens a logbook of their own.
+  await student.getByRole('button', { name: 'Open the logbook' }).click();
+  await expect(student.getByRole('heading', { name: 'Method' })).toBeVisible();
+  await expect(student.getByLabel('Trial 1, Mass of the pin in g')).toBeEditable();
   await student.context().close();
 });

@@ -12,11 +12,12 @@ import { randomInt, randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
+import { boltPin } from '../logbook/readyMade';
 import type { Services } from '../services';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
 import { className } from '../session/service';
 
-/** A new class with the caller as its owner and the standard conventions. */
+/** A new class with the caller as its owner, the standard conventions and a first investigation. */
 export async function createClass({ database }: Services, who: Who, { name }: NewClass): Promise<ClassName> {
   const { models, sequelize } = database;
   return sequelize.transaction(async (transaction) => {
@@ -30,6 +31,7 @@ export async function createClass({ database }: Services, who: Who, { name }: Ne
       { id: randomUUID(), classId: row.id, version: body.version, body },
       { transaction },
     );
+    await models.investigations.create({ id: randomUUID(), classId: row.id, body: boltPin }, { transaction });
     return className(row);
   });
 }

@@ -2,10 +2,10 @@ import { presetNamed, seeded, seedFrom, type Random } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
 import type { AttemptRow, Models, PracticeSettingRow } from '../database/models';
 import type { Services } from '../services';
+import { boltPin } from '../logbook/readyMade';
 import { hashSecret, nameKey } from '../session/passphrase';
 import {
   benchProgress,
-  boltPin,
   coTeacher,
   demoClass,
   readers,
