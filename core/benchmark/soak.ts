@@ -76,7 +76,7 @@ export function soak(
 
     for (const { faults, value } of predictAlone(reading)) {
       const code = faults[0]?.code ?? '';
-      const text = written(reading, value).toFixed(reading.step.decimals);
+      const text = written(reading, value);
       const named = codesNamed(checkReading(instrument, setting, conventions, text, reading.unit));
       const count = (tally.misreadings[code] ??= { applied: 0, named: 0, single: 0 });
       count.applied += 1;

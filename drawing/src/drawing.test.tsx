@@ -1,8 +1,10 @@
 import {
   cylinders,
+  fourBeamModels,
   graduatedCylinder,
   mmPerMl,
   threeBeamBalance,
+  threeBeamModels,
   type BalanceSetting,
   type CylinderSetting,
 } from '@green-beam/core';
@@ -13,7 +15,7 @@ import {
   GraduatedCylinder,
   LevelGauge,
   ReadersMark,
-  ThreeBeamBalance,
+  BeamBalance,
   eyeMmAt,
   eyeY,
   gramsAt,
@@ -36,6 +38,8 @@ describe('the cylinder', () => {
         surface: 'concave',
         eyeMm: 0,
         targetMl: null,
+        filmMl: null,
+        filling: false,
       };
       const markup = draw(
         <GraduatedCylinder picture={graduatedCylinder.picture(setting) as CylinderPicture} card />,
@@ -72,23 +76,23 @@ describe('the balance', () => {
     handled: false,
   };
 
-  it('puts riders where they stand and finds them again', () => {
-    for (const [key, grams] of [
-      ['hundreds', 200],
-      ['tens', 30],
-      ['ones', 7.43],
-    ] as const) {
-      expect(gramsAt(key, riderX(key, grams))).toBeCloseTo(grams, 9);
-    }
-    expect(gramsAt('ones', 10_000)).toBe(10);
-    expect(riderX('ones', 0.1) - riderX('ones', 0)).toBeGreaterThan(5);
-  });
+  it.each([...threeBeamModels, ...fourBeamModels].map((model) => [model.id, model] as const))(
+    '%s puts riders where they stand and finds them again, its small lines countable',
+    (_, { beams, division }) => {
+      for (const beam of beams)
+        for (const share of [0, 0.31, 1])
+          expect(gramsAt(beam, riderX(beam, share * beam.top))).toBeCloseTo(share * beam.top, 9);
+      const sliding = beams.at(-1)!;
+      expect(gramsAt(sliding, 10_000)).toBe(sliding.top);
+      expect(riderX(sliding, Number(division)) - riderX(sliding, 0)).toBeGreaterThan(5);
+    },
+  );
 
   it('lies level at zero and tips the way the pointer goes', () => {
     const turn = (pointer: number) =>
       attributes(
         draw(
-          <ThreeBeamBalance
+          <BeamBalance
             picture={threeBeamBalance.picture(setting) as BalancePicture}
             pointer={pointer}
           />,

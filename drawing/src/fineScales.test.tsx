@@ -123,7 +123,7 @@ describe('the electronic balance, as drawn', () => {
     emptyGrams: 0.2,
     draughtGrams: 0.1,
   } as ElectronicBalancePicture;
-  const state = { load: 2, zeroed: null, doorOpen: false, seconds: 99 } as const;
+  const state = { load: 2, zeroed: null, doorOpen: false, seconds: 99, mended: true } as const;
 
   it.each([
     [state, '83.65'],

@@ -1,6 +1,7 @@
 import { micrometerModel, type MicrometerModel, type MicrometerPicture } from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
+import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const micrometerView = { width: 770, height: 640 } as const;
@@ -225,4 +226,16 @@ function SleeveVernier({ model, at }: { readonly model: MicrometerModel; readonl
       })}
     </g>
   );
+}
+
+/** Where its parts lie. */
+export function micrometerSpots({ at }: MicrometerPicture): Spots {
+  const edge = thimbleX(at);
+  return {
+    'zero-line': { x: edge - 8, y: sleeve.datum + 20 },
+    'other-side': { x: edge - 16, y: sleeve.datum + 30 },
+    level: { x: edge + 12, y: sleeve.datum },
+    tip: { x: edge - 30, y: sleeve.datum - 60 },
+    edge: { x: 150 + at * 9, y: 135 },
+  };
 }

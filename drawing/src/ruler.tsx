@@ -9,6 +9,7 @@ import {
 import type { SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
+import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const rulerView = { width: 770, height: 640 } as const;
@@ -129,4 +130,22 @@ function Rule(place: Laid) {
       </text>
     </g>
   );
+}
+
+/** Where its parts lie. */
+export function rulerSpots(picture: RulerPicture): Spots {
+  const place = laid(picture);
+  const [d, labelEvery] = [Number(place.model.division), Number(place.model.labelEvery)];
+  const label = Math.floor(picture.to / labelEvery + 1e-9) * labelEvery;
+  const y = ruleTop + ruleHeight - 8;
+  return {
+    level: { x: endX, y: ruleTop },
+    edge: { x: xOf(place, picture.from), y: ruleTop },
+    label: { x: xOf(place, label), y: ruleTop + 40 },
+    spaces: {
+      from: { x: xOf(place, label), y },
+      to: { x: xOf(place, label + labelEvery), y },
+      count: Math.round(labelEvery / d),
+    },
+  };
 }

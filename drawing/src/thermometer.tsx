@@ -10,6 +10,7 @@ import {
 import type { SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
+import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const thermometerView = { width: 770, height: 640 } as const;
@@ -123,4 +124,23 @@ function Hanging({ onBase }: { readonly onBase: boolean }) {
       <rect x={52} y={572} width={176} height={26} fill="#5a3b33" stroke="#7d564b" />
     </g>
   );
+}
+
+/** Where its parts lie. */
+export function thermometerSpots(picture: ThermometerPicture): Spots {
+  const model = thermometerModel(picture.model);
+  const [d, labelEvery] = [Number(model.division), Number(model.labelEvery)];
+  const end = columnAt(picture);
+  const label = Math.floor(end / labelEvery + 1e-9) * labelEvery;
+  const yOf = (value: number) => endY - ((value - end) / d) * divisionPx;
+  return {
+    level: { x: middleX, y: endY },
+    label: { x: middleX + 40, y: yOf(label) },
+    tip: { x: 140, y: 540 },
+    spaces: {
+      from: { x: middleX + 70, y: yOf(label) },
+      to: { x: middleX + 70, y: yOf(label + labelEvery) },
+      count: Math.round(labelEvery / d),
+    },
+  };
 }

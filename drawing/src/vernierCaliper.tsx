@@ -1,6 +1,14 @@
-import { caliperModel, shown, slideEdge, type CaliperModel, type CaliperPicture } from '@green-beam/core';
+import {
+  caliperModel,
+  shown,
+  slideEdge,
+  type CaliperModel,
+  type CaliperPicture,
+  type Jaws,
+} from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
+import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const caliperView = { width: 770, height: 640 } as const;
@@ -40,7 +48,8 @@ interface OverviewProps {
   readonly jawProps?: SVGProps<SVGGElement>;
 }
 
-function Overview({ model, picture: { at, touchesAt, closedAt }, jawProps }: OverviewProps) {
+function Overview({ model, picture, jawProps }: OverviewProps) {
+  const { at, touchesAt, closedAt, jaws } = picture;
   const { left, top, height, width } = overview;
   const x = jawX(model, at);
   const holds = at > closedAt + 1e-9;
@@ -76,24 +85,24 @@ function Overview({ model, picture: { at, touchesAt, closedAt }, jawProps }: Ove
         );
       })}
       <path
-        d={`M${left - 36} ${top} H${left} V${top + 128} L${left - 22} ${top + 84} L${left - 36} ${top + height} Z`}
+        d={`M${left - 36} ${top} H${left - 12} V${top - 52} H${left - 4} L${left} ${top} V${top + 128} L${left - 22} ${top + 84} L${left - 36} ${top + height} Z`}
         fill={ink.metal}
         stroke={ink.metalEdge}
       />
-      {holds && (
+      {holds && <Held jaws={jaws} from={left} to={reach} turn={picture.turn} soft={picture.yields > 0} />}
+      {jaws === 'depth' && (
         <rect
-          x={left}
-          y={top + 62}
-          width={Math.max(2, reach - left)}
-          height={52}
-          rx={3}
-          fill="#9c7440"
-          stroke="#5d431f"
+          x={left + width + 30}
+          y={top + 12}
+          width={Math.max(2, x - left)}
+          height={9}
+          fill="#e2e9e6"
+          stroke={ink.metalEdge}
         />
       )}
       <g {...jawProps}>
         <path
-          d={`M${x} ${top + 128} V${top - 10} H${x + 92} V${top + height + 10} H${x + 36} L${x + 22} ${top + 84} Z`}
+          d={`M${x} ${top + 128} V${top - 10} L${x + 4} ${top - 52} H${x + 12} V${top - 10} H${x + 92} V${top + height + 10} H${x + 36} L${x + 22} ${top + 84} Z`}
           fill={ink.metal}
           fillOpacity={0.94}
           stroke={ink.metalEdge}
@@ -105,6 +114,48 @@ function Overview({ model, picture: { at, touchesAt, closedAt }, jawProps }: Ove
       <text x={left - 36} y={top - 22} fontSize={14} fontFamily={textFont} fill={ink.faintChalk}>
         {model.inches ? 'inches' : 'centimetres, divided in millimetres'}
       </text>
+    </g>
+  );
+}
+
+/** What is measured: gripped between the lower jaws, around the upper ones, or under the rod. */
+function Held({
+  jaws,
+  from,
+  to,
+  turn,
+  soft,
+}: {
+  readonly jaws: Jaws;
+  readonly from: number;
+  readonly to: number;
+  readonly turn: number;
+  readonly soft: boolean;
+}) {
+  const { top } = overview;
+  const wide = Math.max(2, to - from);
+  if (jaws === 'inside')
+    return (
+      <g fill="#9c7440" stroke="#5d431f">
+        <rect x={from - 26} y={top - 60} width={26} height={36} />
+        <rect x={to} y={top - 60} width={26} height={36} />
+      </g>
+    );
+  if (jaws === 'depth')
+    return (
+      <text x={from + 6} y={top + 92} fontSize={14} fontFamily={textFont} fill={ink.faintChalk}>
+        the rod at the end stands in the sleeve
+      </text>
+    );
+  return (
+    <g fill={soft ? '#b98d5a' : '#9c7440'} stroke="#5d431f">
+      <rect x={from} y={top + 62} width={wide} height={52} rx={3} />
+      {turn !== 0 && (
+        <path
+          d={`M${from + wide / 2} ${top + 88} l${22 * Math.cos((turn * Math.PI) / 180)} ${-22 * Math.sin((turn * Math.PI) / 180)}`}
+          strokeWidth={3}
+        />
+      )}
     </g>
   );
 }
@@ -195,3 +246,19 @@ function Scales({ model, at }: { readonly model: CaliperModel; readonly at: numb
 /** Centimetres on a metric scale; tenths of an inch, counted anew in each inch, on the other. */
 const mainNumber = ({ inches }: CaliperModel, label: number): string =>
   inches && label % 10 === 0 ? `${label / 10} in` : String(inches ? label % 10 : label);
+
+/** Where its parts lie. */
+export function caliperSpots(picture: CaliperPicture): Spots {
+  const model = caliperModel(picture.model);
+  const { zeroX, seam, vernierWidth } = scales;
+  return {
+    'zero-line': { x: zeroX, y: seam + 10 },
+    'other-side': { x: zeroX + vernierWidth / 2, y: seam + 30 },
+    edge: { x: jawX(model, picture.at), y: overview.top + 90 },
+    spaces: {
+      from: { x: zeroX, y: seam + 84 },
+      to: { x: zeroX + vernierWidth, y: seam + 84 },
+      count: model.lines,
+    },
+  };
+}

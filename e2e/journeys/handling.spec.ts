@@ -1,13 +1,16 @@
-import type {
-  BalancePicture,
-  ElectronicBalancePicture,
-  RulerPicture,
-  ThermometerPicture,
+import {
+  threeBeamModels,
+  type BalancePicture,
+  type ElectronicBalancePicture,
+  type RulerPicture,
+  type ThermometerPicture,
 } from '@green-beam/core';
 import { eyeY, riderX, rulerEyeX, thermometerEyeY } from '@green-beam/drawing';
 import type { Page } from '@playwright/test';
 import { baseUrl, expect, signInStudent, test } from '../support/people';
 import { instrumentNames, readRightly, settingShown } from '../support/reading';
+
+const beam = (key: string) => threeBeamModels[0]!.beams.find((one) => one.key === key)!;
 
 const handle = (page: Page, name: string) =>
   settingShown(page, async () => {
@@ -45,8 +48,8 @@ test('a balance is brought level by hand: dragging, snapping, finer by keys', as
   const tens = Math.floor((loadMoment - hundreds) / 10) * 10;
   const ones = loadMoment - hundreds - tens;
   // Let go a little beside the notch: it drops in.
-  await drag(page, 'Rider on the beam of hundreds', { x: riderX('hundreds', hundreds) + 9 });
-  await drag(page, 'Rider on the beam of tens', { x: riderX('tens', tens) - 6 });
+  await drag(page, 'Rider on the beam of hundreds', { x: riderX(beam('hundreds'), hundreds) + 9 });
+  await drag(page, 'Rider on the beam of tens', { x: riderX(beam('tens'), tens) - 6 });
   await expect(page.getByRole('slider', { name: /hundreds/ })).toHaveAttribute(
     'aria-valuetext',
     `in notch ${hundreds / 100}`,

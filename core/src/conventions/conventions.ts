@@ -22,6 +22,8 @@ export interface Conventions extends Choices {
   readonly version: number;
   readonly preset: string;
   readonly overrides: readonly StepOverride[];
+  /** How often a caliper is closed on nothing for the mean of its zero error: 1 to 5. */
+  readonly zeroClosings: number;
   /** How far an estimate may be off, as a fraction of a division. */
   readonly strictness: number;
   /** Significant figures of results when `resultDigits` is fixed. */
@@ -46,6 +48,8 @@ const standard: Conventions = {
   analogueStep: 'written-place',
   overrides: usualOverrides,
   leastCount: 'least-count',
+  vernierParts: 'one-number',
+  zeroClosings: 1,
   strictness: 0.2,
   halfWidth: 'half-division',
   plusMinus: 'half-widths',
@@ -77,7 +81,7 @@ const standard: Conventions = {
 /** The ready-made conventions. A class starts from one and may change any answer. */
 export const presets: readonly Conventions[] = [
   { ...standard, preset: 'Chemistry bench', percentError: 'signed' },
-  { ...standard, preset: 'First course', combining: 'figures-only', water: 'one' },
+  { ...standard, preset: 'First course', vernierParts: 'columns', combining: 'figures-only', water: 'one' },
   {
     ...standard,
     preset: 'Half-division',
@@ -97,6 +101,7 @@ export const presets: readonly Conventions[] = [
   {
     ...standard,
     preset: 'Metrology',
+    zeroClosings: 3,
     plusMinus: 'standard',
     uncertaintyDigits: 'two',
     water: 'buoyancy',

@@ -28,6 +28,10 @@ export const questions = {
       'screw-to-thousandth': 'to its least count, a plain micrometer to an estimated 0.001 mm',
     },
   },
+  vernierParts: {
+    asks: 'How is a vernier or a screw reading written down?',
+    answers: { 'one-number': 'as one number', columns: 'in its parts, each in its own column' },
+  },
   halfWidth: {
     asks: 'What is the reading half-width of an analogue scale?',
     answers: {

@@ -1,10 +1,11 @@
-import type { Misreading, Setting } from './instrument';
+import type { Misreading, Point, Setting } from './instrument';
 
 /** A slip in counting, told by the parts that a reading is made of. */
 export interface CountFault<Parts extends readonly unknown[]> {
   readonly code: string;
   readonly title: string;
   readonly look: string;
+  readonly point?: Point;
   predict(...parts: Parts): readonly number[];
 }
 
@@ -14,10 +15,11 @@ export interface CountFault<Parts extends readonly unknown[]> {
  */
 export const countFaults =
   <S extends Setting, Parts extends readonly unknown[]>(partsOf: (setting: S, seen: number) => Parts) =>
-  ({ code, title, look, predict }: CountFault<Parts>): Misreading<S> => ({
+  ({ code, title, look, point, predict }: CountFault<Parts>): Misreading<S> => ({
     code,
     stage: 'count',
     title,
+    ...(point ? { point } : {}),
     predict: (setting, seen) => predict(...partsOf(setting, seen)),
     look: () => look,
   });

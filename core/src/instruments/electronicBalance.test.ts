@@ -19,6 +19,10 @@ const setting = (rest: Partial<ElectronicBalanceSetting> = {}): ElectronicBalanc
   doorOpen: false,
   seconds: stableAfterSeconds,
   task: 'straight',
+  flaw: 'none',
+  flawGrams: 0,
+  mended: false,
+  hops: false,
   ...rest,
 });
 const codes = (rest: Partial<ElectronicBalanceSetting>, text: string, unit = 'g') => {
@@ -38,6 +42,14 @@ describe('an electronic balance, 0.01 g', () => {
     [{}, '52.40 kg', ['unit-slip']],
     [{ doorOpen: true }, '52.52', ['read-while-settling']],
     [{ residueGrams: 0.2, tared: 'nothing' }, '52.60', ['empty-pan-not-zero']],
+    [{ flaw: 'wet', flawGrams: 0.4 }, '52.80', ['weighed-wet']],
+    [{ flaw: 'warm', flawGrams: -0.3 }, '52.10', ['weighed-warm']],
+    [{ flaw: 'off-centre', flawGrams: 0.2 }, '52.60', ['weighed-off-centre']],
+    [{ flaw: 'wet', flawGrams: 0.4, mended: true }, '52.40', ['right']],
+    [{ hops: true }, '52.40', ['right']],
+    [{ hops: true }, '52.41', ['right']],
+    [{ hops: true }, '52.42', []],
+    [{ hops: true }, '52.39', []],
     [{ ...vessel, task: 'difference' }, '52.40', ['right']],
     [{ ...vessel, task: 'difference' }, '83.65', ['container-included']],
     [{ ...vessel, task: 'tare', tared: 'vessel' }, '52.40', ['right']],
@@ -54,9 +66,10 @@ describe('an electronic balance, 0.01 g', () => {
   });
 
   it('takes only what hands can do', () => {
-    const hands = { load: 2, zeroed: 1, doorOpen: false, seconds: 9 };
+    const hands = { load: 2, zeroed: 1, doorOpen: false, seconds: 9, mended: true };
     expect(electronicBalance.handle(setting(), hands)).toMatchObject({ tared: 'pan', seconds: 9 });
     expect(() => electronicBalance.handle(setting(), { ...hands, load: 1 })).toThrow(/not on the pan/);
     expect(() => electronicBalance.handle(setting(), { ...hands, zeroed: 3 })).toThrow(/whole load/);
+    expect(() => electronicBalance.handle(setting(), { ...hands, load: 3 })).toThrow(/more than this balance/);
   });
 });

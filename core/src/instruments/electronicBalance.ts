@@ -28,7 +28,42 @@ export interface ElectronicBalanceSetting extends Setting {
   readonly seconds: number;
   /** How the reader is to come to the mass: straight, by the vessel's tare, or as a difference of two readings. */
   readonly task: 'straight' | 'tare' | 'difference';
+  /** What is wrong with the load as it lies, and by how much the display is off while it is, in grams. */
+  readonly flaw: Flaw;
+  readonly flawGrams: number;
+  readonly mended: boolean;
+  /** True where the last digit hops between two neighbouring values. */
+  readonly hops: boolean;
 }
+
+export type Flaw = 'none' | 'wet' | 'warm' | 'off-centre';
+
+/** What a reader can do about a load that is not fit to be weighed, and what it is called when they do not. */
+export const flaws: Readonly<
+  Record<
+    Exclude<Flaw, 'none'>,
+    { readonly seen: string; readonly mend: string; readonly title: string; readonly look: string }
+  >
+> = {
+  wet: {
+    seen: 'Drops hang on the ring.',
+    mend: 'Dry the ring',
+    title: 'It was weighed wet.',
+    look: 'The water on it counts as mass. Dry it, and weigh it before it gets wet.',
+  },
+  warm: {
+    seen: 'The ring has just come out of hot water.',
+    mend: 'Let the ring cool',
+    title: 'It was weighed warm.',
+    look: 'Warm air rises from it and lifts the pan, and the display drifts. Let it cool first.',
+  },
+  'off-centre': {
+    seen: 'The ring lies at the rim of the pan.',
+    mend: 'Put the ring in the middle',
+    title: 'It did not lie in the middle of the pan.',
+    look: 'Far from the middle the pan tilts, and the display is off. Put it in the middle.',
+  },
+};
 
 export interface ElectronicBalancePicture extends Picture {
   readonly kind: 'electronic-balance';
@@ -41,6 +76,9 @@ export interface ElectronicBalancePicture extends Picture {
   readonly doorOpen: boolean;
   readonly tared: ElectronicBalanceSetting['tared'];
   readonly seconds: number;
+  readonly flaw: Flaw;
+  readonly flawGrams: number;
+  readonly hops: boolean;
 }
 
 /** After this many seconds the display stands and the stable sign lights. */
@@ -79,9 +117,10 @@ const rounded = (setting: ElectronicBalanceSetting, grams: number): number =>
 /** What the display shows of the whole load, as it was zeroed. */
 function shownNow(setting: ElectronicBalanceSetting): number {
   const { contentsGrams, vesselGrams, residueGrams, tared, doorOpen, draughtGrams, seconds } = setting;
+  const flawed = setting.mended ? 0 : setting.flawGrams;
   const taken = { nothing: 0, pan: residueGrams, vessel: residueGrams + vesselGrams }[tared];
   return displayed(
-    contentsGrams + vesselGrams + residueGrams + (doorOpen ? draughtGrams : 0) - taken,
+    contentsGrams + vesselGrams + residueGrams + (doorOpen ? draughtGrams : 0) + flawed - taken,
     divisionOf(setting),
     seconds,
   );
@@ -91,7 +130,19 @@ function shownNow(setting: ElectronicBalanceSetting): number {
 const vesselToTakeOff = (setting: ElectronicBalanceSetting): number =>
   setting.vesselGrams > 0 && setting.tared !== 'vessel' ? rounded(setting, setting.vesselGrams) : 0;
 
-const faultless = ({ doorOpen, seconds, residueGrams, tared }: ElectronicBalanceSetting): boolean =>
+const flawed = ({ flaw, mended }: ElectronicBalanceSetting): boolean => flaw !== 'none' && !mended;
+
+const faultless = (setting: ElectronicBalanceSetting): boolean => {
+  const { doorOpen, seconds, residueGrams, tared } = setting;
+  return !flawed(setting) && inOrder({ doorOpen, seconds, residueGrams, tared });
+};
+
+const inOrder = ({
+  doorOpen,
+  seconds,
+  residueGrams,
+  tared,
+}: Pick<ElectronicBalanceSetting, 'doorOpen' | 'seconds' | 'residueGrams' | 'tared'>): boolean =>
   !doorOpen && seconds >= stableAfterSeconds && (residueGrams === 0 || tared !== 'nothing');
 
 /** In good order the display says it; with a fault in the handling it does not, the load does. */
@@ -105,7 +156,12 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
   unitChoices: ['kg', 'g', 'mg', 'mL'],
   models: electronicBalances,
 
-  sample: (model, random) => loaded(model, random, false),
+  sample: (model, random, indicates) => {
+    const setting = loaded(model, random, false);
+    return indicates === undefined
+      ? setting
+      : { ...setting, contentsGrams: indicates, vesselGrams: 0, task: 'straight', tared: 'pan', hops: false };
+  },
   start: (model, random) => loaded(model, random, true),
   leave: (model, random) => {
     const setting = loaded(model, random, true);
@@ -113,12 +169,15 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
       ...setting,
       doorOpen: setting.doorOpen && random.chance(0.4),
       seconds: random.chance(0.3) ? 1 : stableAfterSeconds,
+      mended: random.chance(0.5),
       tared: random.chance(0.3) ? 'nothing' : setting.task === 'tare' ? 'vessel' : 'pan',
     };
   },
   handle: (setting, hands) => {
-    if (handNumber(hands, 'load', 0, 2) !== 2)
-      throw new NotReady('The load is not on the pan. Put it on, then read.');
+    const load = handNumber(hands, 'load', 0, 3);
+    if (load === 3)
+      throw new NotReady('It weighs more than this balance carries: the display shows dashes. Take it off.');
+    if (load !== 2) throw new NotReady('The load is not on the pan. Put it on, then read.');
     const zeroedWith = (['nothing', 'pan', 'vessel'] as const)[handNumber(hands, 'zeroed', 0, 3)];
     if (!zeroedWith)
       throw new NotReady(
@@ -129,9 +188,11 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
       doorOpen: handFlag(hands, 'doorOpen'),
       seconds: handNumber(hands, 'seconds', 0, 100_000),
       tared: zeroedWith,
+      mended: handFlag(hands, 'mended'),
     };
   },
 
+  hop: (setting) => (setting.hops && faultless(setting) ? truth(setting) + divisionOf(setting) : null),
   indication: truth,
   observed: (setting) => truth(setting) + vesselToTakeOff(setting),
   correct: (setting, number) => number - vesselToTakeOff(setting),
@@ -146,6 +207,9 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     doorOpen,
     tared,
     seconds,
+    flaw,
+    flawGrams,
+    hops,
   }) => ({
     kind,
     model,
@@ -157,6 +221,9 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     doorOpen,
     tared,
     seconds,
+    flaw,
+    flawGrams,
+    hops,
   }),
 
   ask: ({ task }) =>
@@ -176,7 +243,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
         : [
             `Vessel and oil: ${(truth(setting) + off).toFixed(decimals)} g. The vessel alone: ${off.toFixed(decimals)} g.`,
           ]),
-      `Every digit that is shown is written, the last zeros too: ${written} g.`,
+      `Every digit that is shown is written, the last zeros too: ${written} g${setting.hops ? ', or one digit more: where it hops between two, either is right' : ''}.`,
     ];
   },
 
@@ -189,6 +256,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'read-while-settling',
       stage: 'place',
+      point: 'display',
       title: 'The display had not settled, or air was moving.',
       predict: (setting) =>
         setting.seconds < stableAfterSeconds || setting.doorOpen ? [shownNow(setting)] : [],
@@ -200,12 +268,21 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'empty-pan-not-zero',
       stage: 'place',
+      point: 'edge',
       title: 'The empty pan did not stand at zero.',
       predict: (setting) =>
         setting.residueGrams > 0 && setting.tared === 'nothing' ? [shownNow(setting)] : [],
       look: () =>
         'Something lies on the pan. Brush it off or set the balance to zero before the load goes on.',
     },
+    ...(Object.keys(flaws) as (keyof typeof flaws)[]).map((flaw): Misreading<ElectronicBalanceSetting> => ({
+      code: `weighed-${flaw}`,
+      stage: 'place',
+      point: 'edge',
+      title: flaws[flaw].title,
+      predict: (setting) => (setting.flaw === flaw && flawed(setting) ? [shownNow(setting)] : []),
+      look: () => flaws[flaw].look,
+    })),
     {
       code: 'container-included',
       stage: 'correction',
@@ -226,6 +303,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'unit-slip',
       stage: 'correction',
+      point: 'display',
       title: 'The unit is a thousandfold off.',
       predict: (setting, number) => [
         (number - vesselToTakeOff(setting)) / 1000,
@@ -248,6 +326,11 @@ function loaded(model: Model, random: Random, handled: boolean): ElectronicBalan
   ])();
   const task = random.pick(['straight', 'straight', 'tare', 'difference'] as const);
   const vessel = task === 'straight' ? 0 : grid(random.between(heaviest * 0.1, heaviest * 0.5));
+  const flaw: Flaw =
+    handled && task === 'straight'
+      ? random.pick(['none', 'none', 'wet', 'warm', 'off-centre'] as const)
+      : 'none';
+  const flawGrams = flaw === 'none' ? 0 : grid(d * random.whole(12, 60)) * (flaw === 'warm' ? -1 : 1);
   const residue = handled && random.chance(0.4) ? grid(d * random.whole(3, 40)) : 0;
   return {
     kind: 'electronic-balance',
@@ -260,5 +343,9 @@ function loaded(model: Model, random: Random, handled: boolean): ElectronicBalan
     doorOpen: handled && random.chance(0.6),
     seconds: handled ? 0 : stableAfterSeconds,
     task,
+    flaw,
+    flawGrams,
+    mended: false,
+    hops: task === 'straight' && flaw === 'none' && random.chance(0.2),
   };
 }

@@ -1,47 +1,41 @@
 import type { Random } from '../chance/random';
+import { eyeReachMm, mmPerMl, surfaceMisreadings, type GlassModel, type GlassSetting } from './glass';
 import {
   handFlag,
   handNumber,
+  modelIn,
+  NotReady,
   type Instrument,
   type Misreading,
   type Model,
   type Picture,
-  type Setting,
 } from './instrument';
 import { labelBelow, miscountedDivision, nextLabel, samplePlace, scaleOf, shown, slack } from './scale';
 
-export type Surface = 'concave' | 'convex' | 'flat';
-
-export interface CylinderModel extends Model {
-  readonly boreMm: number;
+export interface CylinderModel extends GlassModel {
   /** A second set of numbers that falls as the first rises. */
   readonly falling: boolean;
 }
 
-export interface CylinderSetting extends Setting {
+export interface CylinderSetting extends GlassSetting {
   readonly kind: 'graduated-cylinder';
-  readonly levelMl: number;
-  readonly surface: Surface;
-  /** Height of the eye above the level, in millimetres; below it negative. */
-  readonly eyeMm: number;
   /** What somebody set out to pour in, where that was asked for. */
   readonly targetMl: number | null;
+  /** What stays on the wall of a cylinder marked “to contain” when it is poured out; null where nobody pours. */
+  readonly filmMl: number | null;
+  /** True where it is to be filled to the target by hand. */
+  readonly filling: boolean;
 }
 
-export interface CylinderPicture extends Picture {
+export interface CylinderPicture
+  extends Picture, Pick<CylinderSetting, 'surface' | 'eyeMm' | 'targetMl' | 'filmMl' | 'filling'> {
   readonly kind: 'graduated-cylinder';
   /** Height of the level above the scale's zero, in millimetres. */
   readonly heightMm: number;
-  readonly surface: Surface;
-  readonly eyeMm: number;
-  readonly targetMl: number | null;
 }
 
-/** Distance from a reader's eye to the wall of the cylinder, in millimetres. */
-export const eyeDistanceMm = 300;
-
-/** How far the eye may be moved from the level, in millimetres. */
-export const eyeReachMm = 140;
+/** Where a bottle's stream leaves off and drops begin: nearer to the mark than this many divisions. */
+export const dropsWithin = 2;
 
 const make = (
   capacity: number,
@@ -53,7 +47,7 @@ const make = (
   falling = false,
 ): CylinderModel => ({
   id: `cylinder-${capacity}-${division.replace('.', '_')}${falling ? '-double' : ''}`,
-  name: `Graduated cylinder, ${capacity} mL${falling ? ', two scales' : ''}`,
+  name: `Graduated cylinder, ${capacity} mL in ${division} mL${falling ? ', two scales' : ''}`,
   unit: 'mL',
   division,
   reads: 'scale',
@@ -78,40 +72,9 @@ export const cylinders: readonly CylinderModel[] = [
   make(500, '5', '50', '50', 50, '2.5'),
 ];
 
-/** @throws RangeError for a model that there is not. */
-export function cylinderModel(id: string): CylinderModel {
-  const found = cylinders.find((candidate) => candidate.id === id);
-  if (!found) throw new RangeError(`There is no graduated cylinder called “${id}”.`);
-  return found;
-}
-
-/** Height of one millilitre, in millimetres: 1000 mm³ over the area of the bore. */
-export const mmPerMl = ({ boreMm }: CylinderModel): number => 1000 / ((Math.PI * boreMm ** 2) / 4);
-
-/**
- * How far the edge of the surface stands from its middle, in millimetres. Against a flat wall water climbs by
- * √2·a, a = 2.7 mm its capillary length, and in a narrow bore by its radius; the smaller governs, smoothly joined.
- * (Landau and Lifshitz, Fluid Mechanics, §61, wetting wall.)
- */
-export function riseMm({ boreMm }: CylinderModel): number {
-  const [radius, wall] = [boreMm / 2, Math.SQRT2 * 2.7];
-  return (radius * wall) / (radius + wall);
-}
-
-/**
- * How much too high a front scale is read by an eye h above the level: the sight line to the middle of the
- * surface crosses the wall at h·r/(D + r). In millimetres; negative for an eye below.
- */
-export function parallaxMm({ boreMm }: CylinderModel, eyeMm: number): number {
-  const radius = boreMm / 2;
-  return (eyeMm * radius) / (eyeDistanceMm + radius);
-}
-
-const scaleFor = (setting: CylinderSetting) => scaleOf(cylinderModel(setting.model));
-const inMl = (setting: CylinderSetting, mm: number): number => mm / mmPerMl(cylinderModel(setting.model));
-const edgeMl = (setting: CylinderSetting): number => inMl(setting, riseMm(cylinderModel(setting.model)));
-const eyeShiftMl = (setting: CylinderSetting): number =>
-  inMl(setting, parallaxMm(cylinderModel(setting.model), setting.eyeMm));
+export const cylinderModel = (id: string): CylinderModel => modelIn(cylinders, 'graduated cylinder', id);
+const modelFor = ({ model }: CylinderSetting): CylinderModel => cylinderModel(model);
+const scaleFor = (setting: CylinderSetting) => scaleOf(modelFor(setting));
 
 export const graduatedCylinder: Instrument<CylinderSetting> = {
   kind: 'graduated-cylinder',
@@ -120,31 +83,55 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: cylinders,
 
-  sample: (model, random) => settle(model, random, 0),
-  start: (model, random) =>
-    settle(model, random, (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130))),
+  sample: (model, random, indicates) => {
+    const setting = settle(model, random, 0);
+    return indicates === undefined
+      ? setting
+      : { ...setting, levelMl: indicates, targetMl: null, filmMl: null };
+  },
+  start: (model, random) => {
+    const setting = settle(
+      model,
+      random,
+      (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130)),
+    );
+    return random.chance(0.4) ? toFill(setting, model, random) : { ...setting, filmMl: null };
+  },
   leave: (model, random) =>
     settle(model, random, random.chance(0.4) ? 0 : Math.round(random.between(-eyeReachMm, eyeReachMm))),
   handle: (setting, hands) => {
     handFlag(hands, 'card');
-    return { ...setting, eyeMm: handNumber(hands, 'eyeMm', -eyeReachMm, eyeReachMm) };
+    const seen = { ...setting, eyeMm: handNumber(hands, 'eyeMm', -eyeReachMm, eyeReachMm) };
+    if (!setting.filling) return seen;
+    const { lowest, highest, d } = scaleFor(setting);
+    const levelMl = handNumber(hands, 'level', 0, highest * 1.2);
+    if (levelMl > highest) throw new NotReady('It stands above the last line. Pour it out and begin again.');
+    if (levelMl < Math.max(lowest, (setting.targetMl ?? 0) - 4 * d))
+      throw new NotReady('It is not filled to the mark yet. Pour on, and let the last part in by drops.');
+    return { ...seen, levelMl };
   },
-  indication: ({ levelMl }) => levelMl,
+  indication: ({ levelMl, filmMl }) => levelMl - (filmMl ?? 0),
   observed: ({ levelMl }) => levelMl,
-  correct: (_, number) => number,
-  picture: ({ kind, model, levelMl, surface, eyeMm, targetMl }) => ({
+  correct: ({ filmMl }, number) => number - (filmMl ?? 0),
+  picture: ({ kind, model, levelMl, surface, eyeMm, targetMl, filmMl, filling }) => ({
     kind,
     model,
     heightMm: levelMl * mmPerMl(cylinderModel(model)),
     surface,
     eyeMm,
     targetMl,
+    filmMl,
+    filling,
   }),
 
-  ask: ({ targetMl }) =>
-    targetMl === null
+  ask: ({ targetMl, filmMl, filling }) => {
+    if (filling) return `Fill it to ${shown(targetMl ?? 0)} mL. Then write what is there.`;
+    if (filmMl !== null)
+      return `It is marked “to contain”. Poured out, a film of ${shown(filmMl)} mL stays on its wall. How much comes out?`;
+    return targetMl === null
       ? 'How much is in the cylinder?'
-      : `Somebody meant to pour ${shown(targetMl)} mL. How much is in the cylinder?`,
+      : `Somebody meant to pour ${shown(targetMl)} mL. How much is in the cylinder?`;
+  },
 
   buildUp: (setting, written) => {
     const scale = scaleFor(setting);
@@ -156,7 +143,9 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
       `The numbered line below the level is ${shown(label)} mL.`,
       `${Math.round(scale.labelEvery / scale.d)} spaces make ${shown(scale.labelEvery)} mL, so one space is ${shown(scale.d)} mL.`,
       `The level stands ${whole} ${whole === 1 ? 'space' : 'spaces'} above it${rest === 0 ? ', on the line' : `, and about ${rest} tenths of the next`}.`,
-      `Together: ${written} mL.`,
+      setting.filmMl === null
+        ? `Together: ${written} mL.`
+        : `Less the film of ${shown(setting.filmMl)} mL that stays: ${written} mL.`,
     ];
   },
 
@@ -166,41 +155,11 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
   },
 
   misreadings: [
-    {
-      code: 'top-of-meniscus',
-      stage: 'place',
-      title: 'You read the top of the curve.',
-      predict: (setting, seen) => (setting.surface === 'concave' ? [seen + edgeMl(setting)] : []),
-      look: () =>
-        'The liquid climbs the glass: its rim stands higher than its level. Find the lowest point of the curve and follow it across to the lines.',
-    },
-    {
-      code: 'edge-of-convex',
-      stage: 'place',
-      title: 'You read the edge of the dome.',
-      predict: (setting, seen) => (setting.surface === 'convex' ? [seen - edgeMl(setting)] : []),
-      look: () =>
-        'This surface is a dome: its edge hangs lower than its level. Find the highest point of the dome.',
-    },
-    {
-      code: 'eye-too-high',
-      stage: 'place',
-      title: 'Your eye was above the level.',
-      predict: (setting, seen) => (setting.eyeMm > 0 ? [seen + eyeShiftMl(setting)] : []),
-      look: () =>
-        'From above you look down through the front lines at a surface further back. Lower your eye until the ring of the surface closes to a line.',
-    },
-    {
-      code: 'eye-too-low',
-      stage: 'place',
-      title: 'Your eye was below the level.',
-      predict: (setting, seen) => (setting.eyeMm < 0 ? [seen + eyeShiftMl(setting)] : []),
-      look: () =>
-        'From below you look up past the front lines at a surface further back. Raise your eye until the ring of the surface closes to a line.',
-    },
+    ...surfaceMisreadings<CylinderSetting>({ modelFor, grows: 1 }),
     {
       code: 'wrong-scale',
       stage: 'count',
+      point: 'other-side',
       title: 'You read the other scale.',
       predict: (setting, seen) =>
         cylinderModel(setting.model).falling ? [scaleFor(setting).highest - seen] : [],
@@ -211,12 +170,35 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     {
       code: 'target-written',
       stage: 'count',
+      point: 'level',
       title: 'You wrote what you meant to pour, not what is there.',
       predict: ({ targetMl }) => (targetMl === null ? [] : [targetMl]),
       look: () => 'Forget the amount that was planned. Where does the level stand now?',
     },
+    {
+      code: 'film-ignored',
+      stage: 'correction',
+      title: 'You left the film out of account.',
+      predict: ({ filmMl }, number) => (filmMl === null ? [] : [number]),
+      look: () =>
+        'It holds that much, but not all of it comes out: glass marked “to contain” keeps its film when it is poured.',
+    },
   ] satisfies Misreading<CylinderSetting>[],
 };
+
+/** An empty cylinder and an amount to fill in. */
+function toFill(setting: CylinderSetting, model: Model, random: Random): CylinderSetting {
+  const { d, lowest, highest } = scaleOf(model);
+  const lines = random.whole(Math.ceil((lowest + 0.2 * highest) / d), Math.floor((0.85 * highest) / d));
+  return {
+    ...setting,
+    levelMl: 0,
+    targetMl: Number((lines * d).toPrecision(12)),
+    filmMl: null,
+    surface: 'concave',
+    filling: true,
+  };
+}
 
 function settle(model: Model, random: Random, eyeMm: number): CylinderSetting {
   const scale = scaleOf(model);
@@ -233,5 +215,16 @@ function settle(model: Model, random: Random, eyeMm: number): CylinderSetting {
   ] as const);
   const pouredFor = random.chance(0.2) ? Math.round(levelMl / (5 * scale.d)) * 5 * scale.d : null;
   const targetMl = pouredFor !== null && pouredFor > scale.lowest ? Number(pouredFor.toPrecision(12)) : null;
-  return { kind: 'graduated-cylinder', model: model.id, levelMl, surface, eyeMm, targetMl };
+  const film = Number((scale.d * random.pick([0.6, 0.8, 1, 1.2])).toPrecision(6));
+  const filmMl = targetMl === null && levelMl > scale.lowest + 2 * film && random.chance(0.1) ? film : null;
+  return {
+    kind: 'graduated-cylinder',
+    model: model.id,
+    levelMl,
+    surface,
+    eyeMm,
+    targetMl,
+    filmMl,
+    filling: false,
+  };
 }

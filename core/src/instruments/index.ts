@@ -1,22 +1,40 @@
+import { beaker } from './beaker';
+import { burette } from './burette';
+import { digitalCaliper } from './digitalCaliper';
 import { electronicBalance } from './electronicBalance';
+import { fourBeamBalance } from './fourBeamBalance';
 import { graduatedCylinder } from './graduatedCylinder';
+import { graduatedPipette } from './graduatedPipette';
+import { hydrometer } from './hydrometer';
 import type { Instrument } from './instrument';
 import type { InstrumentKind } from './kinds';
 import { micrometer } from './micrometer';
 import { ruler } from './ruler';
+import { squeezePipette } from './squeezePipette';
 import { thermometer } from './thermometer';
 import { threeBeamBalance } from './threeBeamBalance';
 import { vernierCaliper } from './vernierCaliper';
+import { volumetricFlask } from './volumetricFlask';
+import { volumetricPipette } from './volumetricPipette';
 
 /** Every instrument on the bench. A new one is a file beside this one and a line here. */
 export const instruments: readonly Instrument[] = [
   ruler,
   thermometer,
   threeBeamBalance,
+  fourBeamBalance,
   electronicBalance,
   vernierCaliper,
+  digitalCaliper,
   micrometer,
   graduatedCylinder,
+  burette,
+  graduatedPipette,
+  volumetricPipette,
+  squeezePipette,
+  beaker,
+  volumetricFlask,
+  hydrometer,
 ];
 
 /** @throws RangeError for a kind that is not on the bench. */
@@ -29,12 +47,24 @@ export function instrumentOf(kind: InstrumentKind | (string & {})): Instrument {
 export * from './kinds';
 export * from './instrument';
 export * from './scale';
-export { beams, type Riders } from './riders';
+export * from './glass';
+export { levelRiders, nearest, type Beam, type BeamModel, type Riders } from './riders';
+export * from './beamBalance';
+export * from './ringMark';
+export * from './zeroError';
 export * from './ruler';
 export * from './thermometer';
 export * from './threeBeamBalance';
+export * from './fourBeamBalance';
 export * from './electronicBalance';
-export * from './graduatedCylinder';
-export * from './zeroError';
 export * from './vernierCaliper';
+export * from './digitalCaliper';
 export * from './micrometer';
+export * from './graduatedCylinder';
+export * from './burette';
+export * from './graduatedPipette';
+export * from './volumetricPipette';
+export * from './squeezePipette';
+export * from './beaker';
+export * from './volumetricFlask';
+export * from './hydrometer';

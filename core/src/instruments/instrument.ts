@@ -1,3 +1,4 @@
+import type { Conventions } from '../conventions/conventions';
 import type { Reads } from '../conventions/steps';
 import type { Random } from '../chance/random';
 import type { InstrumentKind } from './kinds';
@@ -33,9 +34,27 @@ export interface Setting {
 export const stages = ['place', 'count', 'correction'] as const;
 export type Stage = (typeof stages)[number];
 
+/**
+ * Parts of a drawing that a reader can be pointed to. `level`: where the pointer or the surface stands. `spaces`: the
+ * spaces between two numbered lines, counted out. The others name their part.
+ */
+export const points = [
+  'level',
+  'edge',
+  'label',
+  'spaces',
+  'zero-line',
+  'other-side',
+  'tip',
+  'display',
+] as const;
+export type Point = (typeof points)[number];
+
 export interface Misreading<S extends Setting = Setting> {
   readonly code: string;
   readonly stage: Stage;
+  /** The part of the drawing that shows it. */
+  readonly point?: Point;
   /** What went wrong, one sentence. */
   readonly title: string;
   /**
@@ -56,8 +75,13 @@ export interface Instrument<S extends Setting = Setting> {
   readonly unitChoices: readonly string[];
   readonly models: readonly Model[];
   readonly misreadings: readonly Misreading<S>[];
-  /** A setting to be read as it stands. */
-  sample(model: Model, random: Random): S;
+  /**
+   * A setting to be read as it stands.
+   * @param indicates what it should indicate, where somebody chose that; else it is drawn.
+   */
+  sample(model: Model, random: Random, indicates?: number): S;
+  /** The first setting of a model that a reader is given, where one comes before all others. */
+  first?(model: Model, random: Random): S;
   /** An apparatus as it is before anyone has touched it, to be handled and then read. */
   start(model: Model, random: Random): S;
   /** An apparatus as some reader has left it, carefully or not: for trials of the engine and for demonstrations. */
@@ -67,6 +91,16 @@ export interface Instrument<S extends Setting = Setting> {
    * @throws NotReady where it cannot be read yet; RangeError if the hands report something that cannot be.
    */
   handle(setting: S, hands: unknown): S;
+  /** The setting as a class with these conventions takes it, where that differs from class to class. */
+  under?(setting: S, conventions: Conventions): S;
+  /** How this setting is read, where that is not how its model is. */
+  scale?(setting: S): Partial<Pick<Model, 'unit' | 'division' | 'reads'>>;
+  /** How many estimated readings make the answer, where it is not one. */
+  estimates?(setting: S): number;
+  /** The second of two values between which a display hops; null where it stands. */
+  hop?(setting: S): number | null;
+  /** The columns in which a class may have the parts of the reading written. */
+  parts?(setting: S): readonly Part[];
   /** What the instrument indicates when it is handled and read rightly and corrected as asked, in its unit. */
   indication(setting: S): number;
   /** Where the pointer stands for a reader without any fault, before the correction that is asked for. */
@@ -83,16 +117,32 @@ export interface Instrument<S extends Setting = Setting> {
   lookFirst(setting: S): string;
 }
 
+/** One column of a reading that is written in its parts. */
+export interface Part {
+  readonly key: string;
+  readonly heading: string;
+  readonly unit: string;
+  readonly value: number;
+  /** Its step, as a decimal text. */
+  readonly step: string;
+  /** What to look at when it is wrong. */
+  readonly look: string;
+}
+
 export interface Picture {
   readonly kind: InstrumentKind;
   readonly model: string;
 }
 
 /** @throws RangeError for a model that this kind does not have. */
-export function modelOf<S extends Setting>(instrument: Instrument<S>, id: string): Model {
-  const model = instrument.models.find((candidate) => candidate.id === id);
-  if (!model) throw new RangeError(`There is no ${instrument.name} called “${id}”.`);
-  return model;
+export const modelOf = <S extends Setting>(instrument: Instrument<S>, id: string): Model =>
+  modelIn(instrument.models, instrument.name, id);
+
+/** A model out of one kind's own list. @throws RangeError for one that there is not. */
+export function modelIn<M extends Model>(models: readonly M[], name: string, id: string): M {
+  const found = models.find((candidate) => candidate.id === id);
+  if (!found) throw new RangeError(`There is no ${name} called “${id}”.`);
+  return found;
 }
 
 /** The apparatus is in order but cannot be read yet: its message says what to do first. It costs no try. */

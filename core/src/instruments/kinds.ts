@@ -10,8 +10,11 @@ export const instrumentKinds = [
   'micrometer',
   'graduated-cylinder',
   'burette',
-  'pipette',
+  'graduated-pipette',
+  'volumetric-pipette',
+  'squeeze-pipette',
   'beaker',
+  'volumetric-flask',
   'hydrometer',
 ] as const;
 

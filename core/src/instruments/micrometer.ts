@@ -2,6 +2,7 @@ import type { Random } from '../chance/random';
 import { countFaults } from './countFaults';
 import {
   handNumber,
+  modelIn,
   NotReady,
   type Instrument,
   type Misreading,
@@ -66,11 +67,7 @@ export const micrometers: readonly MicrometerModel[] = [
 ];
 
 /** @throws RangeError for a model that there is not. */
-export function micrometerModel(id: string): MicrometerModel {
-  const found = micrometers.find((candidate) => candidate.id === id);
-  if (!found) throw new RangeError(`There is no micrometer called “${id}”.`);
-  return found;
-}
+export const micrometerModel = (id: string): MicrometerModel => modelIn(micrometers, 'micrometer', id);
 
 /** A place of the spindle as it is read: sleeve in millimetres, thimble division, vernier line (0 without one). */
 export interface ScrewParts {
@@ -106,7 +103,10 @@ export const micrometer: Instrument<MicrometerSetting> = {
   unitChoices: ['cm', 'mm', 'µm', 'g'],
   models: micrometers,
 
-  sample: ({ id }, random) => between(micrometerModel(id), random),
+  sample: ({ id }, random, indicates) => {
+    const setting = between(micrometerModel(id), random);
+    return indicates === undefined ? setting : { ...setting, size: indicates, at: indicates, zeroError: 0 };
+  },
   start: ({ id }, random) => {
     const setting = between(micrometerModel(id), random);
     return { ...setting, at: Math.min(25, setting.at + random.between(1, 3)) };
@@ -125,6 +125,55 @@ export const micrometer: Instrument<MicrometerSetting> = {
     return { ...setting, at: Math.max(at, touchesAt - forcedMm) };
   },
 
+  parts: (setting) => {
+    const model = modelFor(setting);
+    const { sleeve, thimble, vernier } = screwParts(model, setting.size + setting.zeroError);
+    const part = (key: string, heading: string, value: number, step: string, look: string, unit = 'mm') => ({
+      key,
+      heading,
+      unit,
+      value: Number(value.toPrecision(10)),
+      step,
+      look,
+    });
+    return [
+      part(
+        'sleeve',
+        'Sleeve',
+        sleeve,
+        String(model.pitch),
+        'The last mark uncovered, half-millimetre marks included.',
+      ),
+      part('thimble', 'Thimble', thimble, '1', 'The thimble line at or below the datum.', ''),
+      ...(model.vernier
+        ? [
+            part(
+              'vernier',
+              'Vernier',
+              vernier,
+              '1',
+              'The line along the sleeve that runs into a thimble line.',
+              '',
+            ),
+          ]
+        : []),
+      part(
+        'observed',
+        'Observed',
+        setting.size + setting.zeroError,
+        model.division,
+        'Sleeve, thimble and vernier together.',
+      ),
+      part(
+        'zero',
+        'Zero error',
+        setting.zeroError,
+        model.division,
+        'What it shows closed on nothing, with its sign.',
+      ),
+      part('corrected', 'Corrected', setting.size, model.division, 'Observed minus zero error, signs kept.'),
+    ];
+  },
   indication: ({ size }) => size,
   observed: ({ size, zeroError }) => size + zeroError,
   correct: lessZeroError,
@@ -156,6 +205,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
     {
       code: 'over-tightened',
       stage: 'place',
+      point: 'edge',
       title: 'The screw was forced past the slip of the ratchet.',
       predict: ({ at, size, zeroError }) => (at < size + zeroError - slack ? [at] : []),
       look: () =>
@@ -163,18 +213,21 @@ export const micrometer: Instrument<MicrometerSetting> = {
     },
     count({
       code: 'half-line-missed',
+      point: 'other-side',
       title: 'You missed the half-millimetre mark.',
       predict: ({ pitch }, { sleeve }, read) => (pitch === 0.5 && sleeve % 1 !== 0 ? [read - 0.5] : []),
       look: 'Look at the other side of the datum: a half-millimetre mark shows after the last whole one. It counts.',
     }),
     count({
       code: 'half-line-invented',
+      point: 'zero-line',
       title: 'You counted a mark that has not been passed yet.',
       predict: ({ pitch, thimble }, parts, read) => (parts.thimble >= 0.9 * thimble ? [read + pitch] : []),
       look: 'A mark begins to show just before the thimble completes its turn. It counts only once the thimble has passed its zero.',
     }),
     count({
       code: 'half-line-overlooked-when-hidden',
+      point: 'zero-line',
       title: 'You left out a mark that the thimble still touches.',
       predict: ({ pitch, thimble }, parts, read) =>
         parts.thimble < 0.1 * thimble && parts.sleeve > 0 ? [read - pitch] : [],
@@ -182,24 +235,28 @@ export const micrometer: Instrument<MicrometerSetting> = {
     }),
     count({
       code: 'thimble-as-tenths',
+      point: 'level',
       title: 'You took the thimble’s divisions for tenths.',
       predict: (_, parts) => [parts.sleeve + parts.thimble * 0.1],
       look: 'One turn of the thimble moves the spindle by one pitch. Divide that by its divisions: each is a hundredth of a millimetre.',
     }),
     count({
       code: 'vernier-counted-backwards',
+      point: 'tip',
       title: 'You counted the vernier from the wrong end.',
       predict: ({ vernier }, parts) => (vernier ? [value({ ...parts, vernier: 10 - parts.vernier })] : []),
       look: 'The vernier’s lines are numbered from the datum upward. Which of them runs straight into a thimble line?',
     }),
     count({
       code: 'vernier-ignored',
+      point: 'tip',
       title: 'You left the vernier out.',
       predict: ({ vernier }, parts) => (vernier ? [value({ ...parts, vernier: 0 })] : []),
       look: 'The datum lies between two thimble lines. The lines along the sleeve say how far: find the one that runs into a thimble line.',
     }),
     count({
       code: 'thimble-rounded-up',
+      point: 'level',
       title: 'You took the thimble line above the datum.',
       predict: ({ vernier }, _, read) => (vernier ? [read + 0.01] : []),
       look: 'With a vernier the thimble is read at or below the datum; the vernier gives the rest.',

@@ -2,6 +2,7 @@ import type { Random } from '../chance/random';
 import {
   handFlag,
   handNumber,
+  modelIn,
   type Instrument,
   type Misreading,
   type Model,
@@ -68,11 +69,7 @@ export const rulers: readonly RulerModel[] = [
 ];
 
 /** @throws RangeError for a model that there is not. */
-export function rulerModel(id: string): RulerModel {
-  const found = rulers.find((candidate) => candidate.id === id);
-  if (!found) throw new RangeError(`There is no ruler called “${id}”.`);
-  return found;
-}
+export const rulerModel = (id: string): RulerModel => modelIn(rulers, 'ruler', id);
 
 const modelFor = ({ model }: RulerSetting): RulerModel => rulerModel(model);
 const scaleFor = (setting: RulerSetting) => scaleOf(modelFor(setting));
@@ -92,7 +89,10 @@ export const ruler: Instrument<RulerSetting> = {
   unitChoices: ['m', 'cm', 'mm', 'in'],
   models: rulers,
 
-  sample: ({ id }, random) => laid(rulerModel(id), random, 0),
+  sample: ({ id }, random, indicates) => {
+    const setting = laid(rulerModel(id), random, 0);
+    return indicates === undefined ? setting : { ...setting, from: 0, to: indicates };
+  },
   start: ({ id }, random) =>
     laid(rulerModel(id), random, (random.chance(0.5) ? 1 : -1) * Math.round(random.between(70, 130))),
   leave: ({ id }, random) => laid(rulerModel(id), random, random.chance(0.5) ? 0 : random.between(-130, 130)),
@@ -128,6 +128,7 @@ export const ruler: Instrument<RulerSetting> = {
     {
       code: 'parallax',
       stage: 'place',
+      point: 'level',
       title: 'Your eye was not square above the end.',
       predict: (setting, seen) =>
         setting.eyeMm === 0 ? [] : [seen + rulerParallax(modelFor(setting), setting.eyeMm)],
@@ -138,6 +139,7 @@ export const ruler: Instrument<RulerSetting> = {
     {
       code: 'started-at-one',
       stage: 'correction',
+      point: 'edge',
       title: 'You took the end for the length.',
       predict: ({ from }, end) => (from === 0 ? [] : [end]),
       look: () =>

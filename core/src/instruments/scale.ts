@@ -60,6 +60,7 @@ export function miscountedDivision<S extends Setting>(scaleFor: (setting: S) => 
   return {
     code: 'miscounted-division',
     stage: 'count',
+    point: 'spaces',
     title: 'You counted the lines for something they are not worth.',
     predict: (setting, seen) => {
       const scale = scaleFor(setting);
@@ -84,6 +85,7 @@ export function nextLabel<S extends Setting>(scaleFor: (setting: S) => Scale, un
   return {
     code: 'next-label',
     stage: 'count',
+    point: 'label',
     title: 'You counted on from the wrong numbered line.',
     predict: (setting, seen) => [seen + scaleFor(setting).labelEvery],
     look: (setting) =>

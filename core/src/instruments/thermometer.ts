@@ -2,6 +2,7 @@ import type { Random } from '../chance/random';
 import {
   handFlag,
   handNumber,
+  modelIn,
   type Instrument,
   type Misreading,
   type Model,
@@ -75,11 +76,7 @@ export const thermometers: readonly ThermometerModel[] = [
 ];
 
 /** @throws RangeError for a model that there is not. */
-export function thermometerModel(id: string): ThermometerModel {
-  const found = thermometers.find((candidate) => candidate.id === id);
-  if (!found) throw new RangeError(`There is no thermometer called “${id}”.`);
-  return found;
-}
+export const thermometerModel = (id: string): ThermometerModel => modelIn(thermometers, 'thermometer', id);
 
 /** Where the end of the column stands, in °C: it nears its bath exponentially, and a bulb on the base shows the base. */
 export function columnAt({
@@ -111,7 +108,10 @@ export const thermometer: Instrument<ThermometerSetting> = {
   unitChoices: ['°C', 'K', '°F', 'g'],
   models: thermometers,
 
-  sample: ({ id }, random) => hung(thermometerModel(id), random),
+  sample: ({ id }, random, indicates) => {
+    const setting = hung(thermometerModel(id), random);
+    return indicates === undefined ? setting : { ...setting, bath: indicates };
+  },
   start: ({ id }, random) => ({
     ...hung(thermometerModel(id), random),
     before: 21,
@@ -179,6 +179,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'bulb-on-base',
       stage: 'place',
+      point: 'tip',
       title: 'The bulb rested on the base.',
       predict: (setting, seen) => (setting.bulbOnBase ? [seen + setting.baseExcess] : []),
       look: () =>
@@ -187,6 +188,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'parallax',
       stage: 'place',
+      point: 'level',
       title: 'Your eye was not level with the end of the column.',
       predict: (setting, seen) =>
         setting.eyeMm === 0 ? [] : [seen + thermometerParallax(modelFor(setting), setting.eyeMm)],
@@ -196,6 +198,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'below-zero-direction',
       stage: 'count',
+      point: 'label',
       title: 'Below zero you counted the wrong way.',
       predict: (setting, seen) => (seen < 0 ? [2 * labelBelow(scaleFor(setting), seen) - seen, -seen] : []),
       look: () =>

@@ -64,6 +64,11 @@ describe('a reading, 50 lines on 49 mm, 23.48 mm observed, zero error −0.06', 
     size: 23.54,
     zeroError: -0.06,
     yields: 0,
+    task: 'size',
+    jaws: 'outside',
+    closings: [-0.06],
+    outOfRound: 0,
+    turn: 0,
   };
   const codes = (text: string, unit = 'mm', changed: Partial<CaliperSetting> = {}) => {
     const verdict = checkReading(
@@ -99,7 +104,7 @@ describe('a reading, 50 lines on 49 mm, 23.48 mm observed, zero error −0.06', 
   it('names a squeezed object, and refuses jaws that do not touch', () => {
     const soft = { ...setting, at: 23.24, yields: 0.3 };
     expect(codes('23.30', 'mm', soft)).toEqual(['squeezed']);
-    expect(() => vernierCaliper.handle(setting, { at: 24 })).toThrow(/do not touch/);
-    expect(vernierCaliper.handle(setting, { at: 20 })).toMatchObject({ at: 23.48 });
+    expect(() => vernierCaliper.handle(setting, { at: 24, turn: 0 })).toThrow(/does not touch/);
+    expect(vernierCaliper.handle(setting, { at: 20, turn: 0 })).toMatchObject({ at: 23.48 });
   });
 });

@@ -4,7 +4,7 @@ import { presetNamed, presets, revise, stepFor, type Step } from '../conventions
 import { Exact } from '../figures';
 import { instruments } from '../instruments';
 import { seeded } from '../chance/random';
-import { acceptanceAt, accepts, acceptsSome, overlap } from './acceptance';
+import { acceptanceAt, accepts, acceptsSome, overlap, toStep, type Judging } from './acceptance';
 import { checkReading, expectReading } from './check';
 import { leanOf } from './lean';
 
@@ -13,9 +13,16 @@ const step = (size: string, judged: Step['judged']): Step => ({
   decimals: new Exact(size).decimalPlaces(),
   judged,
 });
+const judging = (division: string, by: Step, estimates = 1): Judging => ({
+  d: Number(division),
+  step: by.size.toNumber(),
+  judged: by.judged,
+  strictness: 0.2,
+  estimates,
+});
 const range = (at: number, division: string, by: Step) => {
-  const { low, high } = acceptanceAt(at, division, by, 0.2);
-  return [low.toDecimalPlaces(6).toString(), high.toDecimalPlaces(6).toString()];
+  const { low, high } = acceptanceAt(at, judging(division, by));
+  return [low, high].map((end) => String(Number(end.toFixed(6))));
 };
 
 describe('acceptanceAt', () => {
@@ -40,14 +47,35 @@ describe('acceptanceAt', () => {
   });
 
   it('holds its ends, and tells apart what overlaps', () => {
-    const at = (value: number) => acceptanceAt(value, '1', step('0.1', 'estimate'), 0.2);
-    expect(accepts(at(37.2), new Exact('37.4'))).toBe(true);
-    expect(accepts(at(37.2), new Exact('37.5'))).toBe(false);
-    expect(acceptsSome(at(37.2), new Exact('37.4'), new Exact('39'))).toBe(true);
-    expect(acceptsSome(at(37.2), new Exact('37.5'), new Exact('39'))).toBe(false);
+    const at = (value: number) => acceptanceAt(value, judging('1', step('0.1', 'estimate')));
+    expect(accepts(at(37.2), 37.4)).toBe(true);
+    expect(accepts(at(37.2), 37.5)).toBe(false);
+    expect(acceptsSome(at(37.2), 37.4, 39)).toBe(true);
+    expect(acceptsSome(at(37.2), 37.5, 39)).toBe(false);
     expect(overlap(at(37.2), at(37.5))).toBe(true);
     expect(overlap(at(37.2), at(37.7))).toBe(false);
   });
+});
+
+it('takes a difference of two estimates twice as wide', () => {
+  const one = acceptanceAt(20, judging('0.1', step('0.01', 'estimate')));
+  const two = acceptanceAt(20, judging('0.1', step('0.01', 'estimate'), 2));
+  expect(two.high - two.low).toBeCloseTo(2 * (one.high - one.low), 12);
+});
+
+it('rounds to a step as exact decimals do, ties away from zero', () => {
+  const places = fc.integer({ min: -400_000, max: 400_000 });
+  fc.assert(
+    fc.property(
+      places,
+      fc.constantFrom('0.1', '0.5', '0.02', '0.05', '0.001', '2', '0.0625'),
+      (count, size) => {
+        const value = count / 1000;
+        const steps = new Exact(value).div(size).toDecimalPlaces(0, Exact.ROUND_HALF_UP);
+        expect(toStep(value, Number(size))).toBeCloseTo(steps.times(size).toNumber(), 9);
+      },
+    ),
+  );
 });
 
 describe('leanOf', () => {
@@ -57,8 +85,8 @@ describe('leanOf', () => {
     ['30.0', 'low', 'well off'],
     ['372', 'high', 'far off'],
   ])('%s leans %s, %s', (answer, direction, distance) => {
-    const truly = acceptanceAt(37.2, '1', step('0.1', 'estimate'), 0.2);
-    expect(leanOf(new Exact(answer), 37.2, truly, 1)).toEqual({ direction, distance });
+    const truly = acceptanceAt(37.2, judging('1', step('0.1', 'estimate')));
+    expect(leanOf(Number(answer), 37.2, truly, 1)).toEqual({ direction, distance });
   });
 });
 

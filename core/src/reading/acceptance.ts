@@ -1,45 +1,71 @@
 import type { Step } from '../conventions';
-import { Exact, roundToStep } from '../figures';
 import { slack } from '../instruments/scale';
 
-/** The interval, ends included, in which a written value is right for a pointer at one place. */
+/**
+ * The interval, ends included, in which a written value is right for a pointer at one place. Its ends are binary numbers
+ * with a slack of 1e-9 of a division, so that an exact decimal on an end is inside.
+ */
 export interface Acceptance {
-  readonly low: Exact;
-  readonly high: Exact;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** How a value is judged, in plain numbers of the instrument's unit. */
+export interface Judging {
+  /** Smallest division. */
+  readonly d: number;
+  /** The step that is read to. */
+  readonly step: number;
+  readonly judged: Step['judged'];
+  /** How far an estimate may be off, as a fraction of a division. */
+  readonly strictness: number;
+  /** How many estimated readings the value is made of: two for a difference. */
+  readonly estimates: number;
 }
 
 /**
- * |answer − true| ≤ max(strictness·d, step/2 + 0.1 d) for an estimated scale. Where nothing is estimated and the
- * line below is written, the answer lies up to one division under the pointer, with the same 0.1 d of grace. A vernier
- * or a screw is right within one least count of the multiple nearest to the true indication; a display digit for digit.
+ * |answer − true| ≤ max(strictness·d, step/2 + 0.1 d) for an estimated scale, as often as something was estimated. Where
+ * nothing is estimated and the line below is written, the answer lies up to one division under the pointer, with the same
+ * 0.1 d of grace. A vernier or a screw is right within one least count of the multiple nearest to the true indication; a
+ * display digit for digit.
  * @param indication what the instrument truly indicates, in its unit.
  */
 export function acceptanceAt(
   indication: number,
-  division: string,
-  step: Step,
-  strictness: number,
+  { d, step, judged, strictness, estimates }: Judging,
 ): Acceptance {
-  const d = new Exact(division);
-  const at = new Exact(indication);
-  const grace = d.times(0.1 + slack);
-  if (step.judged === 'line below') return { low: at.minus(d).minus(grace), high: at.plus(grace) };
-  if (step.judged === 'least count') return around(roundToStep(at, step.size), step.size.times(1 + slack));
-  if (step.judged === 'digits') return around(roundToStep(at, step.size), step.size.times(slack));
-  const reach = Exact.max(d.times(strictness + slack), step.size.div(2).plus(grace));
-  return around(at, reach);
+  const grace = d * (0.1 + slack);
+  if (judged === 'line below')
+    return {
+      low: indication - (d + grace) * estimates,
+      high: indication + (estimates === 1 ? grace : d + grace),
+    };
+  if (judged === 'least count') return around(toStep(indication, step), step * (1 + slack));
+  if (judged === 'digits') return around(toStep(indication, step), step * slack);
+  return around(indication, estimates * Math.max(d * (strictness + slack), step / 2 + grace));
 }
 
-const around = (middle: Exact, reach: Exact): Acceptance => ({
-  low: middle.minus(reach),
-  high: middle.plus(reach),
+/** The multiple of a step nearest to a number, a tie away from zero; binary noise of 1e-9 of a step does not count. */
+export function toStep(value: number, step: number): number {
+  const steps = Math.floor(Math.abs(value) / step + 0.5 + slack);
+  return Math.sign(value) * Number((steps * step).toPrecision(14));
+}
+
+const around = (middle: number, reach: number): Acceptance => ({
+  low: middle - reach,
+  high: middle + reach,
 });
 
-export const accepts = ({ low, high }: Acceptance, value: Exact): boolean =>
-  value.gte(low) && value.lte(high);
+/** The smallest interval that holds both. */
+export const both = (a: Acceptance, b: Acceptance): Acceptance => ({
+  low: Math.min(a.low, b.low),
+  high: Math.max(a.high, b.high),
+});
+
+export const accepts = ({ low, high }: Acceptance, value: number): boolean => value >= low && value <= high;
 
 /** True when some value of the closed interval is accepted. */
-export const acceptsSome = (acceptance: Acceptance, low: Exact, high: Exact): boolean =>
-  high.gte(acceptance.low) && low.lte(acceptance.high);
+export const acceptsSome = (acceptance: Acceptance, low: number, high: number): boolean =>
+  high >= acceptance.low && low <= acceptance.high;
 
-export const overlap = (a: Acceptance, b: Acceptance): boolean => a.high.gt(b.low) && b.high.gt(a.low);
+export const overlap = (a: Acceptance, b: Acceptance): boolean => a.high > b.low && b.high > a.low;

@@ -1,14 +1,14 @@
 import { stepFor, type Conventions, type Step } from '../conventions';
 import { parseNumber, tenTo, type Exact, type NumberProblem } from '../figures';
-import { modelOf, type Instrument, type Setting } from '../instruments/instrument';
+import { modelOf, type Instrument, type Point, type Setting } from '../instruments/instrument';
 import { conversionFactor, findUnit, sameQuantity } from '../units/units';
 import { acceptsSome, type Acceptance } from './acceptance';
 import { checkForm, type Form, type Meant, type WrittenValue } from './form';
 import { leanOf, type Lean } from './lean';
 import {
-  acceptanceFor,
   predictAlone,
   predictPairs,
+  trulyAccepted,
   written,
   type Prediction,
   type Reading,
@@ -19,6 +19,8 @@ export interface Cause {
   readonly code: string;
   readonly title: string;
   readonly look: string;
+  /** Which part of the drawing to look at; absent where no part shows it. */
+  readonly point?: Point;
 }
 
 /** One way in which the number may have come about: one fault, or two at once. */
@@ -60,26 +62,34 @@ export function expectReading(
   tag?: string,
 ): Expected {
   const reading = readingOf(instrument, setting, conventions, tag);
-  const indication = instrument.indication(setting);
+  const indication = instrument.indication(reading.setting);
   return {
     indication,
     step: reading.step,
-    text: written(reading, indication).toFixed(reading.step.decimals),
+    text: written(reading, indication),
     unit: reading.unit,
-    accepted: acceptanceFor(reading, indication),
+    accepted: trulyAccepted(reading),
   };
 }
 
-/** The scale, step and strictness that govern a setting. */
+/** A setting as a class takes it, with the scale, step and strictness that govern it. */
 export function readingOf(
   instrument: Instrument,
-  setting: Setting,
+  found: Setting,
   conventions: Conventions,
   tag?: string,
 ): Reading {
-  const { division, reads, unit } = modelOf(instrument, setting.model);
+  const setting = instrument.under?.(found, conventions) ?? found;
+  const { division, reads, unit } = { ...modelOf(instrument, setting.model), ...instrument.scale?.(setting) };
   const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, reads, tag });
-  return { instrument, setting, division, unit, step, strictness: conventions.strictness };
+  const judging = {
+    d: Number(division),
+    step: step.size.toNumber(),
+    judged: step.judged,
+    strictness: conventions.strictness,
+    estimates: instrument.estimates?.(setting) ?? 1,
+  };
+  return { instrument, setting, unit, step, judging };
 }
 
 /**
@@ -100,13 +110,13 @@ export function checkReading(
   const reading = readingOf(instrument, setting, conventions, tag);
   const unit = inInstrumentUnit(reading, conventions, number, number.unitText || unitText);
 
-  const truth = instrument.indication(setting);
-  const truly = acceptanceFor(reading, truth);
+  const truth = instrument.indication(reading.setting);
+  const truly = trulyAccepted(reading);
   const fitting = (acceptance: Acceptance) => (meant: Meant) =>
     acceptsSome(acceptance, meant.low, meant.high);
   const form = checkForm(unit.written, reading.step, fitting(truly), reading.unit);
   const valueIsRight = acceptsSome(truly, form.meant.low, form.meant.high);
-  const lean = leanOf(unit.written.value, truth, truly, Number(reading.division));
+  const lean = leanOf(unit.written.value.toNumber(), truth, truly, reading.judging.d);
 
   if (valueIsRight && form.faults.length === 0 && unit.faults.length === 0)
     return { outcome: 'right', lean, remarks: unit.remarks };
@@ -119,7 +129,7 @@ export function checkReading(
       valueIsRight,
       unit.faults,
     ),
-    lookFirst: instrument.lookFirst(setting),
+    lookFirst: instrument.lookFirst(reading.setting),
     remarks: unit.remarks,
   };
 }
@@ -146,7 +156,12 @@ function explain(
   // With the value at fault too, one sentence on its digits is enough.
   const inTheWriting = [...form.faults.slice(0, 1), ...unitFaults];
   const told = matching.map(({ faults }) => [
-    ...faults.map(({ code, title, look }) => ({ code, title, look: look(reading.setting) })),
+    ...faults.map(({ code, title, look, point }) => ({
+      code,
+      title,
+      look: look(reading.setting),
+      ...(point ? { point } : {}),
+    })),
     ...inTheWriting,
   ]);
   if (told.length === 0 && inTheWriting.length > 0) return [inTheWriting];

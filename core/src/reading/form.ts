@@ -1,6 +1,5 @@
 import type { Step } from '../conventions';
 import type { Exact } from '../figures';
-import { tenTo } from '../figures';
 
 /** A written value in the instrument's own unit. */
 export interface WrittenValue {
@@ -10,15 +9,15 @@ export interface WrittenValue {
 
 /** A fault of the writing, whatever the value. */
 export interface FormFault {
-  readonly code: 'dropped-final-digit' | 'dropped-trailing-zero' | 'extra-digit' | 'off-step';
+  readonly code: 'dropped-final-digit' | 'dropped-trailing-zero' | 'bare-zero' | 'extra-digit' | 'off-step';
   readonly title: string;
   readonly look: string;
 }
 
 /** The values that a writer may have meant, as a closed interval: one value unless digits were dropped. */
 export interface Meant {
-  readonly low: Exact;
-  readonly high: Exact;
+  readonly low: number;
+  readonly high: number;
 }
 
 export interface Form {
@@ -38,46 +37,47 @@ export function checkForm(
   unit: string,
 ): Form {
   const { value, decimals } = written;
-  const asWritten: Meant = { low: value, high: value };
+  const number = value.toNumber();
+  const size = step.size.toNumber();
+  const asWritten: Meant = { low: number, high: number };
   if (decimals < step.decimals) {
-    const cutOrRounded = dropped(value, decimals, step);
     const zero = fits(asWritten);
-    const other = cutOrRounded.some(fits);
+    const other = dropped(number, decimals, size).some(fits);
     // When neither would be right the value is at fault as well; then the kind of the dropped digit is unknown.
     const codes =
-      zero || other ? [...(zero ? [zeroDropped] : []), ...(other ? [finalDropped] : [])] : [finalDropped];
-    return {
-      faults: codes.map((fault) => fault(step, unit)),
-      meant: dropMeant(value, decimals),
-    };
+      zero || other
+        ? [...(zero ? [value.isZero() ? bareZero : zeroDropped] : []), ...(other ? [finalDropped] : [])]
+        : [finalDropped];
+    return { faults: codes.map((fault) => fault(step, unit)), meant: dropMeant(number, decimals) };
   }
   if (decimals > step.decimals) {
-    const half = step.size.div(2);
-    return { faults: [extraDigit(step, unit)], meant: { low: value.minus(half), high: value.plus(half) } };
+    return {
+      faults: [extraDigit(step, unit)],
+      meant: { low: number - size / 2, high: number + size / 2 },
+    };
   }
   const isMultiple = value.mod(step.size).isZero();
   return { faults: isMultiple ? [] : [offStep(step, unit)], meant: asWritten };
 }
 
 /** The two stretches, below and above the written value, that cutting or rounding could have come from. */
-function dropped(value: Exact, decimals: number, step: Step): Meant[] {
-  const place = tenTo(-decimals);
-  const away = value.isNegative() ? -1 : 1;
-  const cut = { low: value.plus(step.size), high: value.plus(place).minus(step.size) };
-  const rounded = { low: value.minus(place.div(2)), high: value.minus(step.size) };
-  return away > 0 ? [cut, rounded] : [mirror(cut, value), mirror(rounded, value)];
+function dropped(value: number, decimals: number, size: number): Meant[] {
+  const place = 10 ** -decimals;
+  const cut = { low: value + size, high: value + place - size };
+  const rounded = { low: value - place / 2, high: value - size };
+  return value >= 0 ? [cut, rounded] : [mirror(cut, value), mirror(rounded, value)];
 }
 
-const mirror = ({ low, high }: Meant, about: Exact): Meant => ({
-  low: about.times(2).minus(high),
-  high: about.times(2).minus(low),
+const mirror = ({ low, high }: Meant, about: number): Meant => ({
+  low: 2 * about - high,
+  high: 2 * about - low,
 });
 
-function dropMeant(value: Exact, decimals: number): Meant {
-  const place = tenTo(-decimals);
-  return value.isNegative()
-    ? { low: value.minus(place), high: value.plus(place.div(2)) }
-    : { low: value.minus(place.div(2)), high: value.plus(place) };
+function dropMeant(value: number, decimals: number): Meant {
+  const place = 10 ** -decimals;
+  return value < 0
+    ? { low: value - place, high: value + place / 2 }
+    : { low: value - place / 2, high: value + place };
 }
 
 const to = (step: Step, unit: string): string => `${step.size.toString()} ${unit}`;
@@ -92,6 +92,12 @@ const zeroDropped = (step: Step, unit: string): FormFault => ({
   code: 'dropped-trailing-zero',
   title: 'A zero at the end is missing.',
   look: `Your class reads this to ${to(step, unit)}. If the last digit is 0, write it: it says that you looked.`,
+});
+
+const bareZero = (step: Step, unit: string): FormFault => ({
+  code: 'bare-zero',
+  title: 'A reading of nothing has its decimals too.',
+  look: `Your class reads this to ${to(step, unit)}: ${decimalsInWords(step.decimals)}, zeros included. They say that you looked.`,
 });
 
 const extraDigit = (step: Step, unit: string): FormFault => ({

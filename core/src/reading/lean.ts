@@ -1,4 +1,3 @@
-import type { Exact } from '../figures';
 import { accepts, type Acceptance } from './acceptance';
 
 /** Which way a number leans, and how far in words only: too coarse to be read as the answer. */
@@ -8,12 +7,11 @@ export interface Lean {
 }
 
 /** Within a division and a half it is just off, within ten well off. */
-export function leanOf(answer: Exact, truth: number, truly: Acceptance, division: number): Lean {
+export function leanOf(answer: number, truth: number, truly: Acceptance, division: number): Lean {
   if (accepts(truly, answer)) return { direction: 'level', distance: 'level' };
-  const off = answer.minus(truth);
-  const divisions = off.abs().div(division);
+  const divisions = Math.abs(answer - truth) / division;
   return {
-    direction: off.isNegative() ? 'low' : 'high',
-    distance: divisions.lte(1.5) ? 'just off' : divisions.lte(10) ? 'well off' : 'far off',
+    direction: answer < truth ? 'low' : 'high',
+    distance: divisions <= 1.5 ? 'just off' : divisions <= 10 ? 'well off' : 'far off',
   };
 }

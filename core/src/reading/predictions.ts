@@ -1,8 +1,8 @@
+import type { Step } from '../conventions';
+import { Exact } from '../figures';
 import { stages, type Instrument, type Misreading, type Setting } from '../instruments/instrument';
 import { slack } from '../instruments/scale';
-import type { Step } from '../conventions';
-import { acceptanceAt, accepts, overlap, type Acceptance } from './acceptance';
-import { Exact, roundToStep } from '../figures';
+import { acceptanceAt, accepts, both, overlap, toStep, type Acceptance, type Judging } from './acceptance';
 
 /** One wrong number that one fault, or two together, would lead to. */
 export interface Prediction {
@@ -12,32 +12,43 @@ export interface Prediction {
   readonly acceptance: Acceptance;
 }
 
+/** A setting as a class reads it: scale, step and strictness. */
 export interface Reading {
   readonly instrument: Instrument;
   readonly setting: Setting;
-  readonly division: string;
   readonly unit: string;
   readonly step: Step;
-  readonly strictness: number;
+  readonly judging: Judging;
 }
 
-export const acceptanceFor = ({ division, step, strictness }: Reading, value: number): Acceptance =>
-  acceptanceAt(value, division, step, strictness);
+export const acceptanceFor = ({ judging }: Reading, value: number): Acceptance =>
+  acceptanceAt(value, judging);
+
+/** What is right for the setting itself: either of two values where a display hops between them. */
+export function trulyAccepted(reading: Reading): Acceptance {
+  const { instrument, setting } = reading;
+  const truly = acceptanceFor(reading, instrument.indication(setting));
+  const hop = instrument.hop?.(setting) ?? null;
+  return hop === null ? truly : both(truly, acceptanceFor(reading, hop));
+}
 
 /**
  * What each misreading alone would write. A misreading applies only if its number, rounded as the class rounds,
  * lies outside the acceptance of the true one: a harmless habit is no fault.
  */
-export const predictAlone = (reading: Reading): Prediction[] =>
-  reading.instrument.misreadings.flatMap((fault) => applying(reading, [fault]));
+export function predictAlone(reading: Reading): Prediction[] {
+  const truly = trulyAccepted(reading);
+  return reading.instrument.misreadings.flatMap((fault) => applying(reading, truly, [fault]));
+}
 
 /** What each pair of misreadings would write; two ways of counting, or of correcting, exclude each other. */
 export function predictPairs(reading: Reading): Prediction[] {
+  const truly = trulyAccepted(reading);
   const { misreadings } = reading.instrument;
   return misreadings.flatMap((first, at) =>
     misreadings.slice(at + 1).flatMap((second) => {
       if (first.stage === second.stage && first.stage !== 'place') return [];
-      return applying(reading, [first, second]);
+      return applying(reading, truly, [first, second]);
     }),
   );
 }
@@ -58,18 +69,24 @@ function reached({ instrument, setting }: Reading, faults: readonly Misreading[]
   );
 }
 
-function applying(reading: Reading, faults: readonly Misreading[]): Prediction[] {
-  const truth = acceptanceFor(reading, reading.instrument.indication(reading.setting));
+function applying(reading: Reading, truly: Acceptance, faults: readonly Misreading[]): Prediction[] {
   return reached(reading, faults)
-    .filter((value) => !accepts(truth, new Exact(value)) && !accepts(truth, written(reading, value)))
+    .filter((value) => !accepts(truly, value) && !accepts(truly, writtenNumber(reading, value)))
     .map((value) => ({ faults, value, acceptance: acceptanceFor(reading, value) }));
 }
 
-/** A value as a reader of this class would write it. */
-export function written({ step }: Reading, value: number): Exact {
-  const exact = new Exact(value);
-  if (step.judged !== 'line below') return roundToStep(exact, step.size);
-  return exact.div(step.size).plus(slack).floor().times(step.size);
+/** A value as a reader of this class would write it, as a number. */
+function writtenNumber({ judging: { step, judged } }: Reading, value: number): number {
+  return judged === 'line below' ? Math.floor(value / step + slack) * step : toStep(value, step);
+}
+
+/** A value as a reader of this class would write it, without its unit. */
+export function written({ step, judging }: Reading, value: number): string {
+  const steps =
+    judging.judged === 'line below'
+      ? Math.floor(value / judging.step + slack)
+      : Math.sign(value) * Math.floor(Math.abs(value) / judging.step + 0.5 + slack);
+  return new Exact(steps).times(step.size).toFixed(step.decimals);
 }
 
 /** True when two faults that are named could not be told apart by the number they lead to. */

@@ -19,6 +19,8 @@ const cylinder = (levelMl: number, rest: Partial<CylinderSetting> = {}): Cylinde
   surface: 'concave',
   eyeMm: 0,
   targetMl: null,
+  filmMl: null,
+  filling: false,
   ...rest,
 });
 

@@ -29,6 +29,7 @@ const volume: Dimension = [3, 0, 0, 0];
 const mass: Dimension = [0, 1, 0, 0];
 const temperature: Dimension = [0, 0, 1, 0];
 const time: Dimension = [0, 0, 0, 1];
+const count: Dimension = [0, 0, 0, 0];
 const density: Dimension = [-3, 1, 0, 0];
 
 /** Every unit of the product, one row each. 1 in = 2.54 cm and 1 mL = 1 cm³ are definitions. */
@@ -54,6 +55,7 @@ export const units: readonly Unit[] = [
   row('s', 'second', 'time', time, '1', 'sec', 'secs'),
   row('min', 'minute', 'time', time, '60', 'mins'),
   row('h', 'hour', 'time', time, '3600', 'hr', 'hrs'),
+  row('drops', 'drop', 'count', count, '1', 'drop'),
   row('g/cm³', 'gram per cubic centimetre', 'density', density, '1e3', 'g/cm3', 'g/cm^3', 'g/cc'),
   row('g/mL', 'gram per millilitre', 'density', density, '1e3', 'g/ml'),
   row('kg/m³', 'kilogram per cubic metre', 'density', density, '1', 'kg/m3', 'kg/m^3'),

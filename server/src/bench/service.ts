@@ -226,13 +226,12 @@ function solution(
 ): Solution {
   const setting = handled(instrument, row, attempt);
   const expected = expectReading(instrument, setting, conventions);
-  const division = modelOf(instrument, row.model).division;
   return {
     text: expected.text,
     unit: expected.unit,
     buildUp: instrument.buildUp(setting, expected.text),
     divisionsOff: attempt.divisionsOff,
-    acceptedDivisions: expected.accepted.high.minus(expected.accepted.low).div(2).div(division).toNumber(),
+    acceptedDivisions: (expected.accepted.high - expected.accepted.low) / 2 / divisionOf(instrument, setting),
   };
 }
 
@@ -240,11 +239,12 @@ function solution(
 function divisionsOff(instrument: Instrument, setting: Setting, text: string): number | null {
   const parsed = parseNumber(text);
   if (!parsed.ok) return null;
-  const off = parsed.number.value
-    .minus(new Exact(instrument.indication(setting)))
-    .div(modelOf(instrument, setting.model).division);
-  return Number(off.toNumber().toFixed(3));
+  const off = parsed.number.value.minus(new Exact(instrument.indication(setting))).toNumber();
+  return Number((off / divisionOf(instrument, setting)).toFixed(3));
 }
+
+const divisionOf = (instrument: Instrument, setting: Setting): number =>
+  Number(instrument.scale?.(setting).division ?? modelOf(instrument, setting.model).division);
 
 /** What core refuses with a RangeError is the request's fault. */
 function orNotValid<T>(act: () => T): T {

@@ -52,22 +52,22 @@ export function readOnce(who: Reader, conventions: Conventions, random: Random):
 /** What a reader with an honest eye writes: off by a small part of a division. */
 function honest(reading: Reading, random: Random): string {
   const truth = reading.instrument.indication(reading.setting);
-  const off = random.normal() * 0.05 * Number(reading.division);
-  return written(reading, truth + off).toFixed(reading.step.decimals);
+  const off = random.normal() * 0.05 * reading.judging.d;
+  return written(reading, truth + off);
 }
 
 function slipOf({ habits }: Reader, reading: Reading, random: Random): string {
   const predictions = predictAlone(reading);
   const habitual = predictions.filter(({ faults }) => faults.some(({ code }) => habits.includes(code)));
-  const right = written(reading, reading.instrument.indication(reading.setting));
+  const right = new Exact(written(reading, reading.instrument.indication(reading.setting)));
   const { decimals } = reading.step;
-  if (habitual.length > 0) return written(reading, random.pick(habitual).value).toFixed(decimals);
+  if (habitual.length > 0) return written(reading, random.pick(habitual).value);
   if (decimals > 0 && habits.some((habit) => habit.startsWith('dropped')))
     return right.toFixed(decimals - 1, Exact.ROUND_DOWN);
   if (habits.includes('extra-digit')) return `${right.toFixed(decimals)}${random.whole(1, 9)}`;
   return predictions.length > 0
-    ? written(reading, random.pick(predictions).value).toFixed(decimals)
-    : right.plus(reading.division).toFixed(decimals);
+    ? written(reading, random.pick(predictions).value)
+    : right.plus(reading.judging.d).toFixed(decimals);
 }
 
 const divisionsOff = (instrument: Instrument, setting: Setting, text: string, division: string): number =>

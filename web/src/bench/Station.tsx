@@ -1,4 +1,5 @@
 import type { SettingAnswer } from '@green-beam/contract';
+import type { Point } from '@green-beam/core';
 import { useCallback, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { storage } from '../outbox/storage';
@@ -6,6 +7,7 @@ import { useWho } from '../session/who';
 import { Loading, Trouble } from '../ui/Notice';
 import { AnswerForm } from './AnswerForm';
 import { apparatuses, type Hands } from './apparatus/apparatus';
+import { PointedAt } from './apparatus/pointedAt';
 import { useBench } from './BenchIndex';
 import { useSetting } from './setting';
 
@@ -40,13 +42,24 @@ function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
   return (
     <main id="main" className="grid md:h-[calc(100vh-65px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
       <title>{`${setting.modelName} · Green Beam`}</title>
-      {Apparatus && <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />}
+      <PointedAt value={pointOf(setting)}>
+        {Apparatus && (
+          <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />
+        )}
+      </PointedAt>
       <section aria-label="Your page" className="flex flex-col gap-6 overflow-y-auto p-6 sm:p-9">
         <AnswerForm setting={setting} handsNow={() => (handled ? hands.current : null)} />
         <Footer setting={setting} />
       </section>
     </main>
   );
+}
+
+/** After a wrong reading: the part of the drawing that the first cause is about. */
+function pointOf({ attempts }: SettingAnswer): Point | null {
+  const verdict = attempts.at(-1)?.verdict;
+  if (verdict?.outcome !== 'wrong') return null;
+  return verdict.explanations[0]?.find(({ point }) => point)?.point ?? null;
 }
 
 function Footer({ setting }: { readonly setting: SettingAnswer }) {

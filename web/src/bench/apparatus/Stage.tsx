@@ -1,8 +1,9 @@
-import { Lens, type Point } from '@green-beam/drawing';
-import { useEffect, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { Lens, PointedOut, type Point, type Spots } from '@green-beam/drawing';
+import { useContext, useEffect, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { isTyping } from '../../shell/useSectionKeys';
 import { Button } from '../../ui/Button';
 import { inDrawing } from './handle';
+import { PointedAt } from './pointedAt';
 
 interface Props {
   readonly label: string;
@@ -11,6 +12,8 @@ interface Props {
   readonly lensAt: Point;
   /** How much it enlarges; more for scales with fine lines. */
   readonly zoom?: number;
+  /** Where the parts of the drawing lie that a reader may be pointed to. */
+  readonly spots: Spots;
   readonly children: ReactNode;
   /** Buttons beside the lens. */
   readonly tools?: ReactNode;
@@ -21,7 +24,9 @@ interface Props {
 const lensStep = 24;
 
 /** The dark bench with a drawing on it, the lens, and the tools below. */
-export function Stage({ label, view, lensAt, zoom = 2.4, children, tools, keys }: Props) {
+export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools, keys }: Props) {
+  const point = useContext(PointedAt);
+  const spot = point && spots[point];
   const [lens, setLens] = useState(false);
   const [at, setAt] = useState(lensAt);
   const turnLens = () => {
@@ -55,6 +60,7 @@ export function Stage({ label, view, lensAt, zoom = 2.4, children, tools, keys }
       >
         <Lens at={lens ? at : null} zoom={zoom}>
           {children}
+          {spot && <PointedOut at={spot} />}
         </Lens>
       </svg>
       <div className="flex flex-wrap gap-3 px-5 pb-4">

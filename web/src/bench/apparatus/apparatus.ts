@@ -1,10 +1,17 @@
 import type { Picture } from '@green-beam/core';
 import type { ComponentType } from 'react';
-import { BalanceApparatus } from './threeBeamBalance';
+import { BalanceApparatus } from './beamBalance';
+import { BeakerApparatus } from './beaker';
+import { BuretteApparatus } from './burette';
+import { DigitalCaliperApparatus } from './digitalCaliper';
 import { ElectronicBalanceApparatus } from './electronicBalance';
 import { CylinderApparatus } from './graduatedCylinder';
+import { GraduatedPipetteApparatus } from './graduatedPipette';
+import { HydrometerApparatus } from './hydrometer';
 import { MicrometerApparatus } from './micrometer';
+import { RingMarkApparatus } from './ringMark';
 import { RulerApparatus } from './ruler';
+import { SqueezeApparatus } from './squeezePipette';
 import { ThermometerApparatus } from './thermometer';
 import { CaliperApparatus } from './vernierCaliper';
 
@@ -26,8 +33,17 @@ export const apparatuses: Readonly<Record<string, ComponentType<ApparatusProps>>
   ruler: RulerApparatus,
   thermometer: ThermometerApparatus,
   'three-beam-balance': BalanceApparatus,
+  'four-beam-balance': BalanceApparatus,
   'electronic-balance': ElectronicBalanceApparatus,
   'graduated-cylinder': CylinderApparatus,
   'vernier-caliper': CaliperApparatus,
+  'digital-caliper': DigitalCaliperApparatus,
   micrometer: MicrometerApparatus,
+  burette: BuretteApparatus,
+  'graduated-pipette': GraduatedPipetteApparatus,
+  'volumetric-pipette': RingMarkApparatus,
+  'squeeze-pipette': SqueezeApparatus,
+  beaker: BeakerApparatus,
+  'volumetric-flask': RingMarkApparatus,
+  hydrometer: HydrometerApparatus,
 };

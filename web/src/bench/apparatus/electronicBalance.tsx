@@ -1,4 +1,4 @@
-import type { ElectronicBalancePicture } from '@green-beam/core';
+import { flaws, type ElectronicBalancePicture } from '@green-beam/core';
 import {
   displayText,
   ElectronicBalance,
@@ -6,6 +6,7 @@ import {
   isSteady,
   type ElectronicBalanceState,
   type Load,
+  electronicBalanceSpots,
 } from '@green-beam/drawing';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
@@ -21,6 +22,7 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
     zeroed: handled ? 0 : { nothing: 0, pan: 1, vessel: 2 }[balance.tared],
     doorOpen: balance.doorOpen,
     seconds: handled ? 0 : balance.seconds,
+    mended: !handled || balance.flaw === 'none',
   };
   const [hands, move] = useHands(start, left, onHands);
   // In the report of the hands 0 says that the zero key was never pressed; a load is one more.
@@ -29,18 +31,23 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
     load: hands.load as Load,
     zeroed: hands.zeroed === 0 ? null : ((hands.zeroed - 1) as Load),
   };
-  useTicking(handled && !isSteady(state), (passed) => move({ seconds: hands.seconds + passed }));
+  const drifts = handled && balance.flaw === 'warm' && !hands.mended && hands.load === 2;
+  useTicking(balance.hops || drifts || (handled && !isSteady(state)), (passed) =>
+    move({ seconds: hands.seconds + passed }),
+  );
+  const flaw = balance.flaw === 'none' || hands.mended ? null : flaws[balance.flaw];
   const put = (load: Load) => move({ load, seconds: 0 });
   const setToZero = () => move({ zeroed: hands.load + 1, seconds: 0 });
   const loads =
     balance.task === 'straight'
-      ? (['Nothing', null, 'The ring'] as const)
+      ? (['Nothing', null, 'The ring', handled ? 'The whole crate' : null] as const)
       : (['Nothing', 'Vessel alone', 'Vessel with oil'] as const);
   return (
     <Stage
       label="Electronic balance"
       view={electronicBalanceView}
       lensAt={{ x: 400, y: 470 }}
+      spots={electronicBalanceSpots}
       keys={handled ? { t: setToZero } : {}}
       tools={
         <>
@@ -66,13 +73,21 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
               <Button look="bench" onClick={setToZero}>
                 Zero <kbd className="font-mono text-sm opacity-80">t</kbd>
               </Button>
+              {flaw && (
+                <Button look="bench" onClick={() => move({ mended: true, seconds: 0 })}>
+                  {flaw.mend}
+                </Button>
+              )}
               <Button look="bench" onClick={() => move({ doorOpen: !hands.doorOpen, seconds: 0 })}>
                 {hands.doorOpen ? 'Shut the door' : 'Open the door'}
               </Button>
             </>
           )}
           <p role="status" className="ml-auto self-center text-sm">
-            {isSteady(state) ? `The display stands: ${displayText(balance, state)} g.` : 'The digits move.'}
+            {flaw && `${flaw.seen} `}
+            {isSteady(state) && !drifts
+              ? `The display stands: ${displayText(balance, state)} g.`
+              : 'The digits move.'}
           </p>
         </>
       }

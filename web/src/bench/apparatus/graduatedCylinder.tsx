@@ -1,15 +1,40 @@
-import { eyeReachMm, type CylinderPicture } from '@green-beam/core';
-import { cylinderView, eyeMmAt, GraduatedCylinder } from '@green-beam/drawing';
+import { cylinderModel, dropsWithin, eyeReachMm, mmPerMl, type CylinderPicture } from '@green-beam/core';
+import { cylinderSpots, cylinderView, eyeMmAt, GraduatedCylinder } from '@green-beam/drawing';
+import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
+import { CardButton } from './CardButton';
 import { eyeHandle } from './eyeHandle';
+import { Pour } from './ringMark';
 import { Stage } from './Stage';
+import { useFlow } from './tap';
 import { useHands } from './useHands';
 
-/** The graduated cylinder in hand: the eye on its rail, a card behind. */
+/** The graduated cylinder in hand: the eye on its rail, a card behind, and a wash bottle where it is to be filled. */
 export function CylinderApparatus({ picture, handled, left, onHands }: ApparatusProps) {
   const cylinder = picture as CylinderPicture;
-  const [hands, move] = useHands({ eyeMm: cylinder.eyeMm, card: !handled }, left, onHands);
+  const model = cylinderModel(cylinder.model);
+  const filling = handled && cylinder.filling;
+  const beginsAt = Number(model.lowest) * 0.6;
+  const [hands, move] = useHands(
+    { eyeMm: cylinder.eyeMm, card: !handled, level: filling ? beginsAt : 0 },
+    left,
+    onHands,
+  );
+  const [open, setOpen] = useState(0);
+  // Near the mark a stream is slowed to a trickle: the last part goes in by drops.
+  const near = Math.abs((cylinder.targetMl ?? 0) - hands.level) < dropsWithin * Number(model.division);
+  useFlow(
+    filling ? open : 0,
+    near ? Number(model.division) * 2 : (cylinder.targetMl ?? 0) / 4,
+    Number(model.division) * 0.07,
+    (ml) => move({ level: Number(Math.min(Number(model.highest) * 1.05, hands.level + ml).toFixed(4)) }),
+  );
+  const seen: CylinderPicture = {
+    ...cylinder,
+    eyeMm: hands.eyeMm,
+    ...(filling ? { heightMm: hands.level * mmPerMl(model) } : {}),
+  };
   const eyeProps = eyeHandle({
     eyeMm: hands.eyeMm,
     reachMm: eyeReachMm,
@@ -25,20 +50,28 @@ export function CylinderApparatus({ picture, handled, left, onHands }: Apparatus
       view={cylinderView}
       lensAt={{ x: 290, y: 330 }}
       keys={{ c: turnCard }}
+      spots={cylinderSpots(seen)}
       tools={
         <>
-          <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>
-            Card <kbd className="font-mono text-sm opacity-80">c</kbd>
-          </Button>
-          {handled && <p className="ml-auto self-center text-sm">Drag the eye, or focus it and use ↑ ↓.</p>}
+          <CardButton pressed={hands.card} onPress={turnCard} eye={handled && !filling} />
+          {filling && (
+            <>
+              <Pour open={open} onOpen={setOpen} />
+              <Button
+                look="bench"
+                onClick={() => {
+                  setOpen(0);
+                  move({ level: beginsAt });
+                }}
+              >
+                Pour it out
+              </Button>
+            </>
+          )}
         </>
       }
     >
-      <GraduatedCylinder
-        picture={{ ...cylinder, eyeMm: hands.eyeMm }}
-        card={hands.card}
-        {...(handled ? { eyeProps } : {})}
-      />
+      <GraduatedCylinder picture={seen} card={hands.card} {...(handled ? { eyeProps } : {})} />
     </Stage>
   );
 }
@@ -49,8 +82,8 @@ const surfaceWords = {
   flat: 'Graduated cylinder with a liquid whose surface is flat',
 } as const;
 
-/** What the eye sees of the ring of the surface: it tells the height of the eye, not the reading. */
-function ringWords(eyeMm: number): string {
+/** What the eye sees of the ring of a surface: it tells the height of the eye, not the reading. */
+export function ringWords(eyeMm: number): string {
   if (Math.abs(eyeMm) < 3) return 'the ring of the surface is closed to a line';
   return `you see the ring of the surface from ${eyeMm > 0 ? 'above' : 'below'}, ${Math.abs(eyeMm) > 60 ? 'wide open' : 'nearly closed'}`;
 }

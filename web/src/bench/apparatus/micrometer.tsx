@@ -1,5 +1,5 @@
 import { forcedMm, micrometerModel, type MicrometerPicture } from '@green-beam/core';
-import { Micrometer, micrometerView, spindleAt } from '@green-beam/drawing';
+import { Micrometer, micrometerView, spindleAt, micrometerSpots } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
@@ -12,9 +12,9 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
   const screw = picture as MicrometerPicture;
   const { pitch, division } = micrometerModel(screw.model);
   const { touchesAt, closedAt } = screw;
-  const [hands, move] = useHands({ at: screw.at }, left, onHands);
+  const [hands, move] = useHands({ at: screw.at, locked: false }, left, onHands);
   const [closed, setClosed] = useState(false);
-  const turn = (at: number) => move({ at: Math.min(25, Math.max(touchesAt - forcedMm, at)) });
+  const turn = (at: number) => hands.locked || move({ at: Math.min(25, Math.max(touchesAt - forcedMm, at)) });
   const thimbleProps = handleProps({
     label: 'Thimble',
     share: hands.at / 25,
@@ -31,12 +31,18 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
       label="Micrometer"
       view={micrometerView}
       lensAt={{ x: 60 + (closed ? closedAt : hands.at) * 20 + 4, y: 400 }}
+      spots={micrometerSpots({ ...screw, at: closed ? closedAt : hands.at })}
       zoom={3}
       tools={
         <>
           {handled && (
-            <Button look="bench" onClick={() => turn(touchesAt)} disabled={closed}>
+            <Button look="bench" onClick={() => turn(touchesAt)} disabled={closed || hands.locked}>
               Ratchet
+            </Button>
+          )}
+          {handled && (
+            <Button look="bench" aria-pressed={hands.locked} onClick={() => move({ locked: !hands.locked })}>
+              Lock
             </Button>
           )}
           <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>
@@ -57,6 +63,7 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
 }
 
 function touchWords(at: number, touchesAt: number): string {
+  if (at >= 25) return 'It is fully open: 25 mm is all it takes.';
   if (at > touchesAt + 1e-9) return 'The spindle does not touch yet.';
   return at < touchesAt - 1e-9 ? 'The screw is forced.' : 'The ratchet slips: it touches.';
 }

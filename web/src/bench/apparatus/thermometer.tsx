@@ -1,5 +1,5 @@
 import { restsAfterSeconds, thermometerEyeReachMm, type ThermometerPicture } from '@green-beam/core';
-import { Thermometer, thermometerEyeMmAt, thermometerView } from '@green-beam/drawing';
+import { Thermometer, thermometerEyeMmAt, thermometerView, thermometerSpots } from '@green-beam/drawing';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { eyeHandle } from './eyeHandle';
@@ -36,6 +36,7 @@ export function ThermometerApparatus({ picture, handled, left, onHands }: Appara
       label="Thermometer in a beaker"
       view={thermometerView}
       lensAt={{ x: 440, y: 320 }}
+      spots={thermometerSpots({ ...hung, ...hands })}
       tools={
         handled && (
           <>

@@ -1,10 +1,12 @@
 import { useEffect, useState } from 'react';
 import type { Hands } from './apparatus';
 
+type Widened<H> = { readonly [K in keyof H]: H[K] extends boolean ? boolean : H[K] extends number ? number : H[K] };
+
 /** The hands' own state: what they left before or the start, told onward at every movement. */
 export function useHands<H extends Hands>(start: H, left: Hands | null, onHands: (hands: Hands) => void) {
-  const [hands, setHands] = useState<H>(() => ({ ...start, ...left }));
+  const [hands, setHands] = useState(() => ({ ...start, ...left }) as Widened<H>);
   useEffect(() => onHands(hands), [hands, onHands]);
-  const move = (part: Partial<H>) => setHands((before) => ({ ...before, ...part }));
+  const move = (part: Partial<Widened<H>>) => setHands((before) => ({ ...before, ...part }));
   return [hands, move] as const;
 }

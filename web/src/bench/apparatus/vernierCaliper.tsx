@@ -1,5 +1,5 @@
-import { caliperModel, leastCount, type CaliperPicture } from '@green-beam/core';
-import { caliperView, jawAt, VernierCaliper } from '@green-beam/drawing';
+import { caliperModel, leastCount, turnedBy, type CaliperPicture } from '@green-beam/core';
+import { caliperSpots, caliperView, jawAt, VernierCaliper } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
@@ -7,15 +7,22 @@ import { handleProps } from './handle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
 
-/** The vernier caliper in hand: the jaw slides until it touches, and further into what is soft; closed on nothing it shows its zero error. */
+const quarter = 15;
+
+/**
+ * The vernier caliper in hand: the jaw slides until it touches, and further into what is soft; what is not round is
+ * turned; closed on nothing, as often as the class does it, it shows its zero error.
+ */
 export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusProps) {
   const caliper = picture as CaliperPicture;
   const model = caliperModel(caliper.model);
-  const { touchesAt, yields, closedAt } = caliper;
-  const [hands, move] = useHands({ at: caliper.at }, left, onHands);
-  const [closed, setClosed] = useState(false);
+  const { yields, closings, outOfRound } = caliper;
+  const [hands, move] = useHands({ at: caliper.at, turn: caliper.turn, locked: false }, left, onHands);
+  const [closing, setClosing] = useState(-1);
+  const closed = closing >= 0;
+  const touchesAt = caliper.touchesAt - turnedBy(outOfRound, hands.turn);
   const slide = (at: number) =>
-    move({ at: Math.min(Number(model.highest), Math.max(touchesAt - yields, at)) });
+    hands.locked || move({ at: Math.min(Number(model.highest), Math.max(touchesAt - yields, at)) });
   const jawProps = handleProps({
     label: 'Sliding jaw',
     share: hands.at / Number(model.highest),
@@ -28,29 +35,60 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
     },
     onDrag: (x) => slide(jawAt(model, x - 46)),
   });
-  const at = closed ? closedAt : hands.at;
+  const turnObject = (by: number) => {
+    const turn = hands.turn + by;
+    const touches = caliper.touchesAt - turnedBy(outOfRound, turn);
+    // Turned between closed jaws, the object pushes them apart, or hangs loose.
+    move({ turn, at: Math.max(hands.at, touches) });
+  };
+  const seen = {
+    ...caliper,
+    at: closed ? (closings[closing] ?? caliper.closedAt) : hands.at,
+    turn: hands.turn,
+    touchesAt,
+  };
   return (
     <Stage
       label="Vernier caliper"
       view={caliperView}
       lensAt={{ x: 260, y: 440 }}
       zoom={4}
+      spots={caliperSpots(seen)}
       tools={
         <>
-          <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>
-            Closed on nothing
+          <Button
+            look="bench"
+            aria-pressed={closed}
+            onClick={() => setClosing(closing + 1 < closings.length ? closing + 1 : -1)}
+          >
+            Closed on nothing{closings.length > 1 && closed ? ` ${closing + 1} of ${closings.length}` : ''}
           </Button>
+          {handled && outOfRound > 0 && (
+            <div role="group" aria-label="Turn the pin" className="flex gap-2">
+              <Button look="bench" onClick={() => turnObject(-quarter)}>
+                ↶ Turn
+              </Button>
+              <Button look="bench" onClick={() => turnObject(quarter)}>
+                Turn ↷
+              </Button>
+            </div>
+          )}
+          {handled && (
+            <Button look="bench" aria-pressed={hands.locked} onClick={() => move({ locked: !hands.locked })}>
+              Lock
+            </Button>
+          )}
           <p role="status" className="ml-auto self-center text-sm">
             {closed
               ? 'The jaws are closed, with nothing between.'
               : handled
-                ? touchWords(hands.at, touchesAt)
+                ? `${touchWords(hands.at, touchesAt)}${hands.locked ? ' Locked.' : ''}`
                 : ''}
           </p>
         </>
       }
     >
-      <VernierCaliper picture={{ ...caliper, at }} {...(handled && !closed ? { jawProps } : {})} />
+      <VernierCaliper picture={seen} {...(handled && !closed ? { jawProps } : {})} />
     </Stage>
   );
 }

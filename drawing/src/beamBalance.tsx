@@ -1,6 +1,14 @@
-import { beams, type BalancePicture, type Riders } from '@green-beam/core';
+import {
+  fourBeamModels,
+  modelIn,
+  threeBeamModels,
+  type BalancePicture,
+  type Beam as BeamOf,
+  type BeamModel,
+} from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
+import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const balanceView = { width: 770, height: 640 } as const;
@@ -12,58 +20,88 @@ const scaleFrom = beamFrom + 10;
 const scaleTo = beamTo - 22;
 const plateX = 718;
 const pxPerMark = 7;
-const beamTops = { hundreds: 300, tens: 386, ones: 472 } as const;
 const beamHeight = 46;
+const firstTop = 300;
 
-export type BeamKey = keyof Riders;
+/** The make of a balance with beams. @throws RangeError for one that there is not. */
+export const beamModel = (id: string): BeamModel =>
+  modelIn([...threeBeamModels, ...fourBeamModels], 'beam balance', id);
+
+/** Where a beam lies, from the back (on top) to the front: as its maker put it. */
+function topOf({ order }: BeamModel, key: string): number {
+  const apart = order.length > 3 ? 66 : 86;
+  return firstTop + Math.max(0, order.indexOf(key)) * apart;
+}
 
 /** Where on its beam a rider of so many grams stands. */
-export function riderX(key: BeamKey, grams: number): number {
-  return scaleFrom + (grams / topOf(key)) * (scaleTo - scaleFrom);
-}
+export const riderX = ({ top }: Pick<BeamOf, 'top'>, grams: number): number =>
+  scaleFrom + (grams / top) * (scaleTo - scaleFrom);
 
 /** The grams under a place on a beam, kept on the beam. */
-export function gramsAt(key: BeamKey, x: number): number {
-  const share = (x - scaleFrom) / (scaleTo - scaleFrom);
-  return Math.min(1, Math.max(0, share)) * topOf(key);
-}
-
-const topOf = (key: BeamKey): number => beams.find((beam) => beam.key === key)?.top ?? 1;
+export const gramsAt = ({ top }: Pick<BeamOf, 'top'>, x: number): number =>
+  Math.min(1, Math.max(0, (x - scaleFrom) / (scaleTo - scaleFrom))) * top;
 
 /** Degrees that the beams turn when the pointer stands so many marks above its zero mark. */
 const turnFor = (marks: number): number => (-Math.atan2(marks * pxPerMark, plateX - pivot.x) * 180) / Math.PI;
 
 /**
- * A beam balance with three beams, seen from the front. Heaviest rider at the back, so on top.
+ * A balance with beams, seen from the front.
  * @param pointer where the pointer stands now, in marks above its zero mark
  * @param riderProps what the page adds to a rider to make it a handle
  */
-export function ThreeBeamBalance({
+export function BeamBalance({
   picture,
   pointer,
   riderProps,
 }: {
   readonly picture: BalancePicture;
   readonly pointer: number;
-  readonly riderProps?: (key: BeamKey) => SVGProps<SVGGElement>;
+  readonly riderProps?: (beam: BeamOf) => SVGProps<SVGGElement>;
 }) {
+  const model = beamModel(picture.model);
   return (
     <g fontFamily={figureFont} fontSize={15}>
       <Stand />
       <Plate />
       <g transform={`rotate(${turnFor(pointer)} ${pivot.x} ${pivot.y})`}>
-        <Frame />
-        {beams.map(({ key }) => (
-          <Beam key={key} beam={key} />
+        <Frame bottom={topOf(model, model.order.at(-1) ?? '') + beamHeight} />
+        {model.beams.map((beam) => (
+          <Beam key={beam.key} beam={beam} y={topOf(model, beam.key)} />
         ))}
-        {beams.map(({ key }) => (
-          <Rider key={key} beam={key} grams={picture.riders[key]} {...riderProps?.(key)} />
+        {model.beams.map((beam) => (
+          <Rider
+            key={beam.key}
+            beam={beam}
+            beamY={topOf(model, beam.key)}
+            grams={picture.riders[beam.key] ?? 0}
+            {...riderProps?.(beam)}
+          />
         ))}
       </g>
       <Pan onPan={picture.onPan} pointer={pointer} />
       <circle cx={pivot.x} cy={pivot.y} r={11} fill={ink.metal} stroke={ink.metalEdge} strokeWidth={2} />
     </g>
   );
+}
+
+/** Where its parts lie. */
+export function balanceSpots(picture: BalancePicture): Spots {
+  const model = beamModel(picture.model);
+  const sliding = model.beams.at(-1);
+  const first = model.beams[0];
+  if (!sliding || !first) return {};
+  const grams = Math.floor((picture.riders[sliding.key] ?? 0) / (sliding.top / 10)) * (sliding.top / 10);
+  const y = topOf(model, sliding.key) - 6;
+  const from = Math.min(grams, sliding.top * 0.9);
+  return {
+    level: { x: plateX + 12, y: pivot.y },
+    label: { x: riderX(first, picture.riders[first.key] ?? 0), y: topOf(model, first.key) + 20 },
+    spaces: {
+      from: { x: riderX(sliding, from), y },
+      to: { x: riderX(sliding, from + sliding.top / 10), y },
+      count: 10,
+    },
+  };
 }
 
 function Stand() {
@@ -79,9 +117,8 @@ function Stand() {
 }
 
 /** What holds the three beams together, and the pointer at its end. */
-function Frame() {
-  const y = beamTops.hundreds;
-  const bottom = beamTops.ones + beamHeight;
+function Frame({ bottom }: { readonly bottom: number }) {
+  const y = firstTop;
   return (
     <g fill={ink.metal} stroke={ink.metalEdge}>
       <rect x={beamFrom - 30} y={y - 6} width={22} height={bottom - y + 12} rx={3} />
@@ -95,9 +132,8 @@ function Frame() {
   );
 }
 
-function Beam({ beam }: { readonly beam: BeamKey }) {
-  const y = beamTops[beam];
-  const { notch, top } = beams.find(({ key }) => key === beam) ?? beams[2];
+function Beam({ beam, y }: { readonly beam: BeamOf; readonly y: number }) {
+  const { notch, top } = beam;
   const marks = notch === null ? 100 : top / notch;
   return (
     <g>
@@ -136,7 +172,7 @@ function Beam({ beam }: { readonly beam: BeamKey }) {
             )}
             {numbered && (
               <text x={x} y={y + 39} textAnchor="middle" fill={ink.ink} fontWeight={600}>
-                {Math.round(grams)}
+                {Number(grams.toFixed(1))}
               </text>
             )}
           </g>
@@ -159,13 +195,14 @@ function Beam({ beam }: { readonly beam: BeamKey }) {
 /** A brass saddle whose tip points at the scale; on a notched beam the tip drops into the notch. */
 function Rider({
   beam,
+  beamY,
   grams,
   ...handle
-}: { readonly beam: BeamKey; readonly grams: number } & SVGProps<SVGGElement>) {
+}: { readonly beam: BeamOf; readonly beamY: number; readonly grams: number } & SVGProps<SVGGElement>) {
   const x = riderX(beam, grams);
-  const notch = beams.find(({ key }) => key === beam)?.notch ?? null;
+  const { notch } = beam;
   const seated = notch !== null && Math.abs(grams / notch - Math.round(grams / notch)) < 1e-6;
-  const y = beamTops[beam] + (seated ? 7 : 0);
+  const y = beamY + (seated ? 7 : 0);
   return (
     <g {...handle} transform={`translate(${x} ${y})`}>
       <rect x={-22} y={-48} width={44} height={54} fill="transparent" />

@@ -1,0 +1,99 @@
+import { graduatedPipetteModel, type GraduatedPipettePicture } from '@green-beam/core';
+import { buretteView, Downward, downwardSpots, eyeMmAt } from '@green-beam/drawing';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import type { ApparatusProps } from './apparatus';
+import { BulbOnly } from './BulbOnly';
+import { eyeHandle } from './eyeHandle';
+import { ringWords } from './graduatedCylinder';
+import { Stage } from './Stage';
+import { useFlow } from './tap';
+import { useHands } from './useHands';
+
+/** The graduated pipette in hand: a fingertip on top lets it run, drip, or holds it. */
+export function GraduatedPipetteApparatus({ picture, handled, left, onHands }: ApparatusProps) {
+  const pipette = picture as GraduatedPipettePicture;
+  const { highest, division } = graduatedPipetteModel(pipette.model);
+  const [hands, move] = useHands(
+    {
+      level: pipette.levelMl,
+      initial: pipette.initialMl,
+      noted: false,
+      eyeMm: pipette.eyeMm,
+      card: !handled,
+    },
+    left,
+    onHands,
+  );
+  const [open, setOpen] = useState(0);
+  useFlow(open, Number(highest) / 10, Number(division) / 2, (ml) =>
+    move({ level: Number(Math.min(Number(highest) + 0.5, hands.level + ml).toFixed(4)) }),
+  );
+  const eyeProps = eyeHandle({
+    eyeMm: hands.eyeMm,
+    reachMm: 140,
+    along: 'y',
+    says: ringWords(hands.eyeMm),
+    placeToMm: eyeMmAt,
+    onLook: (eyeMm) => move({ eyeMm }),
+  });
+  const pair = !handled && pipette.task === 'delivered';
+  const seen = { ...pipette, eyeMm: hands.eyeMm, levelMl: hands.level };
+  const turnCard = () => move({ card: !hands.card });
+  return (
+    <Stage
+      label="Graduated pipette"
+      view={buretteView}
+      lensAt={{ x: 240, y: 330 }}
+      keys={{ c: turnCard }}
+      spots={downwardSpots(seen, pair)}
+      tools={
+        <>
+          <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>
+            Card <kbd className="font-mono text-sm opacity-80">c</kbd>
+          </Button>
+          {handled && (
+            <>
+              <Finger open={open} onOpen={setOpen} />
+              <Button
+                look="bench"
+                disabled={open > 0}
+                onClick={() => move({ noted: true, initial: hands.level })}
+              >
+                {hands.noted ? 'Start noted; note again' : 'Note the start'}
+              </Button>
+              <Button
+                look="bench"
+                onClick={() => move({ level: pipette.initialMl, initial: pipette.initialMl, noted: false })}
+              >
+                Draw it up again
+              </Button>
+              <BulbOnly />
+            </>
+          )}
+        </>
+      }
+    >
+      <Downward picture={seen} card={hands.card} pair={pair} {...(handled ? { eyeProps } : {})} />
+    </Stage>
+  );
+}
+
+/** A fingertip on the top of a pipette: held it keeps, eased it drips, lifted it runs. */
+export function Finger({ open, onOpen }: { readonly open: number; readonly onOpen: (open: number) => void }) {
+  return (
+    <div role="group" aria-label="Fingertip on the top" className="flex gap-2">
+      {(
+        [
+          ['Hold', 0],
+          ['Ease: drops', 0.3],
+          ['Lift: run', 0.9],
+        ] as const
+      ).map(([name, to]) => (
+        <Button key={name} look="bench" aria-pressed={open === to} onClick={() => onOpen(to)}>
+          {name}
+        </Button>
+      ))}
+    </div>
+  );
+}

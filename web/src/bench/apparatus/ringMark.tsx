@@ -1,0 +1,144 @@
+import { modelIn, mmPerMl, volumetricFlasks, volumetricPipettes, type RingPicture } from '@green-beam/core';
+import { eyeMmAt, RingMark, ringSpots, ringView } from '@green-beam/drawing';
+import { useState } from 'react';
+import { Button } from '../../ui/Button';
+import type { ApparatusProps } from './apparatus';
+import { BulbOnly } from './BulbOnly';
+import { eyeHandle } from './eyeHandle';
+import { Finger } from './graduatedPipette';
+import { ringWords } from './graduatedCylinder';
+import { Stage } from './Stage';
+import { useFlow } from './tap';
+import { useHands } from './useHands';
+import { useTicking } from './useTicking';
+
+/** Seconds that a pipette takes to run out, and then is waited for. */
+const runsOutIn = 4;
+
+/** Glass with one ring in hand: a flask is filled up to it, a pipette is run down to it and then delivered. */
+export function RingMarkApparatus({ picture, handled, left, onHands }: ApparatusProps) {
+  const glass = picture as RingPicture;
+  const pipette = glass.kind === 'volumetric-pipette';
+  const model = modelIn([...volumetricPipettes, ...volumetricFlasks], 'ring-marked glass', glass.model);
+  const start = {
+    aboveMm: glass.aboveMm,
+    eyeMm: glass.eyeMm,
+    delivered: false,
+    ranFor: -1,
+    touched: !pipette || !handled,
+    blown: false,
+    card: !handled,
+  };
+  const [hands, move] = useHands(start, left, onHands);
+  const [open, setOpen] = useState(0);
+  const perMl = mmPerMl(model);
+  useFlow(open, 14 / perMl, 0.05, (ml) => {
+    const by = ml * perMl * (pipette ? -1 : 1);
+    move({ aboveMm: Number(Math.max(-180, Math.min(60, hands.aboveMm + by)).toFixed(3)) });
+  });
+  useTicking(hands.ranFor >= 0 && !hands.delivered, (seconds) => {
+    const ranFor = hands.ranFor + seconds;
+    move({ ranFor, delivered: ranFor >= runsOutIn });
+  });
+  const eyeProps = eyeHandle({
+    eyeMm: hands.eyeMm,
+    reachMm: 140,
+    along: 'y',
+    says: ringWords(hands.eyeMm),
+    placeToMm: eyeMmAt,
+    onLook: (eyeMm) => move({ eyeMm }),
+  });
+  const again = () => {
+    setOpen(0);
+    move({ ...start, eyeMm: hands.eyeMm, card: hands.card });
+  };
+  const turnCard = () => move({ card: !hands.card });
+  const running = hands.ranFor >= 0;
+  return (
+    <Stage
+      label={model.name}
+      view={ringView}
+      lensAt={{ x: 440, y: 330 }}
+      keys={{ c: turnCard }}
+      spots={ringSpots({ ...glass, aboveMm: hands.aboveMm, eyeMm: hands.eyeMm })}
+      tools={
+        <>
+          <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>
+            Card <kbd className="font-mono text-sm opacity-80">c</kbd>
+          </Button>
+          {handled && (
+            <>
+              {pipette ? (
+                !running && <Finger open={open} onOpen={setOpen} />
+              ) : (
+                <Pour open={open} onOpen={setOpen} />
+              )}
+              {pipette && (
+                <>
+                  <Button look="bench" disabled={open > 0 || running} onClick={() => move({ ranFor: 0 })}>
+                    Deliver
+                  </Button>
+                  <Button
+                    look="bench"
+                    disabled={!hands.delivered || hands.touched}
+                    onClick={() => move({ touched: true })}
+                  >
+                    Touch the tip to the wall
+                  </Button>
+                  <Button
+                    look="bench"
+                    disabled={!hands.delivered || hands.blown}
+                    onClick={() => move({ blown: true })}
+                  >
+                    Expel the last drop
+                  </Button>
+                </>
+              )}
+              <Button look="bench" onClick={again}>
+                {pipette ? 'Draw it up again' : 'Empty it'}
+              </Button>
+              {pipette && <BulbOnly />}
+              <p role="status" className="w-full text-sm">
+                {running ? (hands.delivered ? 'It has run out.' : 'It runs out.') : placeWords(hands.aboveMm)}
+              </p>
+            </>
+          )}
+        </>
+      }
+    >
+      <RingMark
+        picture={{
+          ...glass,
+          aboveMm: running ? hands.aboveMm - Math.max(0, hands.ranFor) * 60 : hands.aboveMm,
+          eyeMm: hands.eyeMm,
+        }}
+        card={hands.card && !running}
+        {...(handled && !running ? { eyeProps } : {})}
+      />
+    </Stage>
+  );
+}
+
+/** A wash bottle: a stream, then drops. */
+export function Pour({ open, onOpen }: { readonly open: number; readonly onOpen: (open: number) => void }) {
+  return (
+    <div role="group" aria-label="Wash bottle" className="flex gap-2">
+      {(
+        [
+          ['Stop', 0],
+          ['By drops', 0.3],
+          ['Pour', 0.9],
+        ] as const
+      ).map(([name, to]) => (
+        <Button key={name} look="bench" aria-pressed={open === to} onClick={() => onOpen(to)}>
+          {name}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+const placeWords = (aboveMm: number): string => {
+  if (Math.abs(aboveMm) > 25) return `The surface is far ${aboveMm > 0 ? 'above' : 'below'} the ring.`;
+  return 'The surface is near the ring.';
+};
