@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { fork } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -77,6 +78,8 @@ await main(async () => {
   const address = `http://127.0.0.1:${port}`;
   writeFileSync(lock, JSON.stringify({ pid: process.pid, address }));
 
+  const balance = fork(join(home, 'server/dist/balance.js'), { cwd: home, detached: true, silent: true });
+  const [{ port: balancePort }] = await once(balance, 'message');
   const server = fork(join(home, 'server/dist/main.js'), {
     cwd: home,
     detached: true,
@@ -86,6 +89,7 @@ await main(async () => {
       SESSION_SECRET: sessionSecret(),
       PORT: String(port),
       DEMO: 'true',
+      BALANCE: `127.0.0.1:${balancePort}`,
       LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
     },
   });
@@ -95,6 +99,7 @@ await main(async () => {
     if (stopping) return;
     stopping = true;
     console.log('\nStopping.');
+    balance.kill('SIGTERM');
     server.kill('SIGTERM');
     if (!(await ended(server, 5_000))) server.kill('SIGKILL');
     await cluster.stop();

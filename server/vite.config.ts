@@ -6,7 +6,9 @@ export default defineConfig({
     ssr: true,
     target: 'node20',
     outDir: 'dist',
-    rollupOptions: { input: { main: 'src/main.ts', addTeacher: 'src/addTeacher.ts' } },
+    rollupOptions: {
+      input: { main: 'src/main.ts', addTeacher: 'src/addTeacher.ts', balance: 'src/balance.ts' },
+    },
   },
   ssr: { noExternal: [/^@green-beam\//] },
 });

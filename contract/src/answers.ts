@@ -2,7 +2,11 @@ import type {
   Conventions,
   Entry,
   Investigation,
+  Choice,
   Mode,
+  PartSkill,
+  PartVerdict,
+  SchoolsView,
   Picture,
   ReadersMark,
   Skill,
@@ -35,6 +39,7 @@ export interface BenchInstrument {
   readonly name: string;
   readonly models: readonly { readonly id: string; readonly name: string }[];
   readonly skill: Skill;
+  readonly parts: readonly PartSkill[];
   readonly mark: ReadersMark | null;
 }
 
@@ -60,6 +65,8 @@ export interface AttemptAnswer {
   readonly text: string;
   readonly unit: string;
   readonly verdict: Verdict;
+  /** What is said of each part, where the reading is written in its parts. */
+  readonly parts: readonly PartVerdict[];
   readonly triesLeft: number;
   readonly solution: Solution | null;
 }
@@ -73,8 +80,75 @@ export interface SettingAnswer {
   readonly modelName: string;
   readonly unitChoices: readonly string[];
   readonly picture: Picture;
+  /** The columns that the class writes the reading in; empty where it is written as one number. */
+  readonly parts: readonly { readonly key: string; readonly heading: string; readonly unit: string }[];
+  /** The scale near the pointer in words, for whom the teacher allowed it. */
+  readonly spoken: readonly string[] | null;
+  /** True for a go at what the teacher shows. */
+  readonly shown: boolean;
   readonly attempts: readonly AttemptAnswer[];
   readonly triesLeft: number;
+}
+
+export interface SchoolsAnswer {
+  readonly schools: readonly SchoolsView[];
+}
+
+export interface WhichAnswer {
+  readonly choices: readonly Choice[];
+  /** The plainest that is good enough. */
+  readonly plainest: string | null;
+}
+
+/** What a class is shown, as far as a student may know. */
+export interface ShowLine {
+  readonly id: string;
+  readonly kind: string;
+  readonly instrumentName: string;
+  readonly modelName: string;
+  /** How a real station is labelled; null for a drawn one. */
+  readonly tag: string | null;
+}
+
+export interface ShowAnswer {
+  readonly show: ShowLine | null;
+}
+
+export interface ShownAnswer {
+  readonly name: string;
+  readonly text: string;
+  readonly unit: string;
+  readonly value: number | null | undefined;
+  readonly right: boolean;
+  readonly causes: readonly string[];
+}
+
+/** What a class is shown, with its key. */
+export interface StaffShow extends ShowLine {
+  readonly question: string;
+  readonly picture: Picture;
+  readonly text: string;
+  readonly unit: string;
+  readonly accepted: readonly [low: number, high: number];
+  readonly division: number;
+  readonly buildUp: readonly string[];
+  readonly schools: readonly SchoolsView[];
+  readonly answers: readonly ShownAnswer[];
+}
+
+export interface StaffShowAnswer {
+  readonly show: StaffShow | null;
+}
+
+/** What a connected balance shows; `none` where none is connected, `silent` where it does not speak. */
+export type FeedAnswer =
+  | { readonly state: 'none' | 'silent' | 'over' }
+  | { readonly state: 'steady' | 'moving'; readonly text: string; readonly unit: string };
+
+export interface TakenReading {
+  readonly id: string;
+  readonly text: string;
+  readonly unit: string;
 }
 
 export interface LogbookLine {
@@ -121,6 +195,7 @@ export interface BoardStudent {
   readonly id: string;
   readonly name: string;
   readonly group: string | null;
+  readonly spoken: boolean;
   readonly latest: readonly BoardReading[];
   readonly marks: readonly {
     readonly kind: string;
@@ -160,5 +235,5 @@ export interface SlipsAnswer {
 
 /** What the event stream says: something changed, fetch it again. */
 export type LiveEvent =
-  | { readonly changed: 'board'; readonly classId: string }
+  | { readonly changed: 'board' | 'show'; readonly classId: string }
   | { readonly changed: 'logbook'; readonly logbookId: string; readonly classId: string };

@@ -10,6 +10,9 @@ export const problems = {
   'not-allowed': [403, 'This is not yours to open or change.'],
   'not-found': [404, 'There is nothing at this address.'],
   'already-used': [409, 'This id was used for something else.'],
+  'feed-silent': [409, 'The balance is silent. Is it switched on and connected?'],
+  'feed-unsteady': [409, 'The balance has not come to rest. Wait until it stands.'],
+  'setting-open': [409, 'This setting is not finished: its answer is told at the end.'],
   'setting-closed': [409, 'This setting is finished. Take the next one.'],
   unexpected: [500, 'Something went wrong on the server. What you wrote is kept; try again in a moment.'],
 } as const satisfies Record<string, readonly [status: number, sentence: string]>;

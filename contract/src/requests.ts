@@ -53,6 +53,43 @@ export const newAttempt = object({
   text: shortText('reading', 60).defined('The reading is missing.'),
   unit: shortText('unit', 24).defined('The unit is missing.'),
   hands,
+  parts: mixed<Readonly<Record<string, string>>>((value): value is Record<string, string> => {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const texts = Object.values(value);
+    return texts.length <= 12 && texts.every((text) => typeof text === 'string' && text.length <= 60);
+  })
+    .typeError('The parts of the reading could not be read.')
+    .nullable()
+    .default(null),
+}).noUnknown();
+
+export const newShow = object({
+  id: clientId,
+  kind: needed('kind of instrument', 40),
+  model: needed('model', 60),
+  /** What it should indicate; null lets chance choose. */
+  indicates: shortText('reading', 60).nullable().default(null),
+}).noUnknown();
+
+export const newStationShow = object({
+  id: clientId,
+  kind: needed('kind of instrument', 40),
+  model: needed('model', 60),
+  tag: needed('label', 40).trim(),
+  reading: needed('reading', 60),
+  tolerance: needed('tolerance', 60),
+}).noUnknown();
+
+export const takeShow = object({ id: clientId }).noUnknown();
+
+export const whichInstrument = object({
+  size: needed('size', 60),
+  unit: needed('unit', 24),
+  percent: needed('relative uncertainty', 60),
+}).noUnknown();
+
+export const studentChange = object({
+  spoken: boolean().strict().required('Say whether the scale may be described.'),
 }).noUnknown();
 
 export const newEntry = object({
@@ -67,6 +104,8 @@ export const newEntry = object({
   text: needed('reading', 60).test('written', 'Nothing is written yet.', (text) => text.trim() !== ''),
   replaces: clientId.nullable().default(null).notRequired(),
   reason: shortText('reason', 200).nullable().default(null),
+  /** The reading of a connected balance that it is, if it is one. */
+  takenId: clientId.nullable().default(null).notRequired(),
   writtenAt: string().strict().datetime('The time could not be read.').required('The time is missing.'),
 }).noUnknown();
 
@@ -88,6 +127,9 @@ export type TeacherSignIn = InferType<typeof teacherSignIn>;
 export type StudentSignIn = InferType<typeof studentSignIn>;
 export type NewSetting = InferType<typeof newSetting>;
 export type NewAttempt = InferType<typeof newAttempt>;
+export type NewShow = InferType<typeof newShow>;
+export type NewStationShow = InferType<typeof newStationShow>;
+export type WhichInstrument = InferType<typeof whichInstrument>;
 export type NewEntry = InferType<typeof newEntry>;
 export type NewClass = InferType<typeof newClass>;
 export type NewStudents = InferType<typeof newStudents>;

@@ -11,16 +11,7 @@ import {
 import type { BalancePicture, CylinderPicture } from '@green-beam/core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
-import {
-  GraduatedCylinder,
-  LevelGauge,
-  ReadersMark,
-  BeamBalance,
-  eyeMmAt,
-  eyeY,
-  gramsAt,
-  riderX,
-} from '.';
+import { GraduatedCylinder, LevelGauge, ReadersMark, BeamBalance, eyeMmAt, eyeY, gramsAt, riderX } from '.';
 
 const draw = renderToStaticMarkup;
 const attributes = (markup: string, pattern: RegExp): number[] =>
@@ -91,12 +82,7 @@ describe('the balance', () => {
   it('lies level at zero and tips the way the pointer goes', () => {
     const turn = (pointer: number) =>
       attributes(
-        draw(
-          <BeamBalance
-            picture={threeBeamBalance.picture(setting) as BalancePicture}
-            pointer={pointer}
-          />,
-        ),
+        draw(<BeamBalance picture={threeBeamBalance.picture(setting) as BalancePicture} pointer={pointer} />),
         /rotate\(([-\d.e]+) /g,
       )[0];
     expect(turn(0)).toBeCloseTo(0);

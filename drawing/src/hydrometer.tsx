@@ -13,7 +13,7 @@ import type { Spots } from './point';
 /** Size of the drawing, in its own units. */
 export const hydrometerView = { width: 770, height: 640 } as const;
 
-const [stemX, surfaceY, pxPerMm, halfStem] = [440, 330, 11, 40] as const;
+const [stemX, surfaceY, pxPerMm, halfStem] = [440, 330, 11, 54] as const;
 
 /** How a spindle is held: not in the jar yet, held in the liquid, or let go. */
 export type Held = 'out' | 'held' | 'released';

@@ -17,3 +17,4 @@ export * from './vernierCaliper';
 export * from './micrometer';
 export { LevelGauge, inWords as gaugeInWords, type Gauge } from './levelGauge';
 export { ReadersMark } from './readersMark';
+export { DotPlot, type Dot } from './dotPlot';

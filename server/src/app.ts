@@ -12,9 +12,11 @@ import { benchRoutes } from './bench/routes';
 import { classroomRoutes } from './classroom/routes';
 import { sameOriginOnly } from './http/origin';
 import { Problem } from './http/problem';
+import { feedRoutes } from './feed/routes';
 import { liveRoutes } from './live/routes';
 import { logbookRoutes } from './logbook/routes';
 import type { Services } from './services';
+import { showRoutes } from './show/routes';
 import { sessionRoutes } from './session/routes';
 
 export interface AppSettings {
@@ -96,7 +98,15 @@ function apiRouter(services: Services, { sessionSecret, pool, secureCookie }: Ap
       cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookie, maxAge: sessionDays * 86_400_000 },
     }),
   );
-  for (const routes of [sessionRoutes, benchRoutes, logbookRoutes, classroomRoutes, liveRoutes])
+  for (const routes of [
+    sessionRoutes,
+    benchRoutes,
+    showRoutes,
+    feedRoutes,
+    logbookRoutes,
+    classroomRoutes,
+    liveRoutes,
+  ])
     routes(api, services);
   api.use(() => {
     throw new Problem('not-found');

@@ -1,5 +1,14 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
+import type { FeedAddress } from './feed/feed';
+
+/** `host:port`. @throws Error for anything else. */
+function balanceAt(text: string | undefined): FeedAddress | null {
+  if (!text) return null;
+  const [, host, port] = /^([\w.-]+):(\d{1,5})$/.exec(text) ?? [];
+  if (!host || !port) throw new Error('BALANCE is not an address such as 127.0.0.1:4711.');
+  return { host, port: Number(port) };
+}
 
 /** What the environment says. Documented in the README. */
 export interface Configuration {
@@ -11,6 +20,8 @@ export interface Configuration {
   readonly trustedProxies: number;
   readonly logLevel: string;
   readonly webFolder: string | null;
+  /** Where a balance speaks; null where none is connected. */
+  readonly balance: FeedAddress | null;
 }
 
 /** @throws Error with one plain sentence for anything missing or unusable. */
@@ -37,6 +48,7 @@ export function configurationFrom(environment: NodeJS.ProcessEnv): Configuration
     secureCookie: environment['SECURE_COOKIE'] === 'true',
     trustedProxies: whole('TRUSTED_PROXIES', 0),
     logLevel: environment['LOG_LEVEL'] ?? 'info',
+    balance: balanceAt(environment['BALANCE']),
     webFolder: existsSync(resolve(web, 'index.html')) ? web : null,
   };
 }

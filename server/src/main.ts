@@ -6,6 +6,7 @@ import { configurationFrom } from './configuration';
 import { migrator } from './database/migrate';
 import { connect } from './database/models';
 import { loadDemo } from './demo/load';
+import { BalanceFeed, noFeed } from './feed/feed';
 import { createLive } from './live/live';
 import type { Services } from './services';
 import { createSignInLimits } from './session/limits';
@@ -22,6 +23,7 @@ async function start(): Promise<void> {
   const services: Services = {
     database,
     live: createLive(),
+    feed: configuration.balance ? new BalanceFeed(configuration.balance) : noFeed,
     limits: createSignInLimits(),
     log,
     now: () => new Date(),
@@ -42,6 +44,7 @@ async function start(): Promise<void> {
 
   const stop = () => {
     services.live.close();
+    services.feed.close();
     server.close(
       () => void Promise.allSettled([database.sequelize.close(), pool.end()]).then(() => process.exit(0)),
     );

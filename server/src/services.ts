@@ -1,5 +1,6 @@
 import type { Logger } from 'pino';
 import type { Database } from './database/models';
+import type { Feed } from './feed/feed';
 import type { Live } from './live/live';
 import type { SignInLimits } from './session/limits';
 
@@ -7,6 +8,7 @@ import type { SignInLimits } from './session/limits';
 export interface Services {
   readonly database: Database;
   readonly live: Live;
+  readonly feed: Feed;
   readonly limits: SignInLimits;
   readonly log: Logger;
   readonly now: () => Date;

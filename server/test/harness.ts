@@ -9,6 +9,7 @@ import { migrator } from '../src/database/migrate';
 import { connect, type Database } from '../src/database/models';
 import { demoPassphrase, loadDemo } from '../src/demo/load';
 import { demoClass, teacher } from '../src/demo/scenario';
+import { noFeed, type Feed } from '../src/feed/feed';
 import { createLive } from '../src/live/live';
 import { createSignInLimits } from '../src/session/limits';
 
@@ -36,7 +37,10 @@ export interface Harness {
 }
 
 /** A server with the demo class, on a database of its own. */
-export async function startHarness({ demo = true }: { demo?: boolean } = {}): Promise<Harness> {
+export async function startHarness({
+  demo = true,
+  feed = noFeed,
+}: { demo?: boolean; feed?: Feed } = {}): Promise<Harness> {
   const url = await freshDatabase();
   const database = connect(url);
   await migrator(database.sequelize).up();
@@ -44,6 +48,7 @@ export async function startHarness({ demo = true }: { demo?: boolean } = {}): Pr
   const services = {
     database,
     live: createLive(),
+    feed,
     limits: createSignInLimits(),
     log: pino({ level: 'silent' }),
     now: () => new Date(),

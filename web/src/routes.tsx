@@ -12,6 +12,14 @@ export const router = createBrowserRouter([
       { index: true, lazy: async () => ({ Component: (await import('./today/Today')).Today }) },
       { path: 'bench', lazy: async () => ({ Component: (await import('./bench/BenchIndex')).BenchIndex }) },
       {
+        path: 'bench/which',
+        lazy: async () => ({ Component: (await import('./bench/WhichInstrument')).WhichInstrument }),
+      },
+      {
+        path: 'bench/balance',
+        lazy: async () => ({ Component: (await import('./bench/ConnectedBalance')).ConnectedBalance }),
+      },
+      {
         path: 'bench/:settingId',
         lazy: async () => ({ Component: (await import('./bench/Station')).Station }),
       },
@@ -26,6 +34,10 @@ export const router = createBrowserRouter([
       {
         path: 'class/:classId',
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
+      },
+      {
+        path: 'class/:classId/show',
+        lazy: async () => ({ Component: (await import('./classroom/Show')).Show }),
       },
       {
         path: 'class/:classId/roster',

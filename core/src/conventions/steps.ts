@@ -1,7 +1,7 @@
 import { Exact, tenTo } from '../figures';
 import type { InstrumentKind } from '../instruments/kinds';
 import type { Conventions } from './conventions';
-import type { Answer } from './questions';
+import { questions, type Answer } from './questions';
 
 /** How a scale is to be read. */
 export interface Step {
@@ -43,21 +43,36 @@ const stepRules: Record<Answer<'analogueStep'>, (d: Exact) => Exact> = {
   lower: (d) => d,
 };
 
-/** The step to which an instrument is read under these conventions. */
-export function stepFor(conventions: Conventions, scale: ScaleIdentity): Step {
-  const override = conventions.overrides.find(
+const overrideFor = (conventions: Conventions, scale: ScaleIdentity) =>
+  conventions.overrides.find(
     (rule) =>
       rule.kind === scale.kind &&
       (rule.division === undefined || rule.division === scale.division) &&
       (rule.model === undefined || rule.model === scale.model) &&
       (rule.tag === undefined || rule.tag === scale.tag),
   );
+
+/** The step to which an instrument is read under these conventions. */
+export function stepFor(conventions: Conventions, scale: ScaleIdentity): Step {
+  const override = overrideFor(conventions, scale);
   if (scale.reads !== 'scale' && !(override || thousandths(conventions, scale)))
     return step(scale.division, scale.reads);
   if (scale.reads !== 'scale') return step(override?.step ?? '0.001', 'estimate');
   const rule = conventions.analogueStep;
   const size = override ? new Exact(override.step) : stepRules[rule](new Exact(scale.division));
   return step(size, !override && rule === 'lower' ? 'line below' : 'estimate');
+}
+
+/** Why a scale is read so far under these conventions, in words. */
+export function stepWords(conventions: Conventions, scale: ScaleIdentity): string {
+  const { size, judged } = stepFor(conventions, scale);
+  if (judged === 'digits') return 'Every digit that is shown is written';
+  if (judged === 'least count') return `Read to the least count, ${size.toString()}, nothing estimated`;
+  const override = overrideFor(conventions, scale);
+  const rule = override
+    ? 'this kind of instrument has a rule of its own'
+    : questions.analogueStep.answers[conventions.analogueStep];
+  return `Read in steps of ${size.toString()}: ${rule}`;
 }
 
 const step = (size: Exact | string, judged: Judged): Step => {

@@ -22,6 +22,49 @@ export interface ReadersMark {
   readonly n: number;
 }
 
+/** What reading an instrument takes; each is looked at by itself. */
+export const readingSkills = ['d', 'digits', 'place', 'zero error', 'unit', 'handling'] as const;
+export type ReadingSkill = (typeof readingSkills)[number];
+
+/** One skill with one instrument, from the last readings of it. */
+export interface PartSkill {
+  readonly skill: ReadingSkill;
+  readonly state: Skill['state'];
+}
+
+const skillByCode: Readonly<Record<string, ReadingSkill>> = {
+  ...table('digits', 'dropped-final-digit dropped-trailing-zero bare-zero extra-digit off-step'),
+  ...table('unit', 'unit-missing unit-wrong unit-misspelt unit-slip cm-mm-slip inch-mm-slip'),
+  ...table('zero error', 'zero-error-ignored zero-error-reversed initial-not-subtracted difference-reversed'),
+  ...table('zero error', 'container-included container-tared-and-subtracted started-at-one film-ignored'),
+  ...table('handling', 'not-balanced zero-not-set rider-off-notch read-while-settling bulb-on-base squeezed'),
+  ...table('handling', 'over-tightened empty-pan-not-zero tip-bubble hanging-drop read-while-draining'),
+  ...table('handling', 'overshot-mark short-of-mark drop-left-behind blown-out eye-not-level one-place-only'),
+  ...table('handling', 'weighed-wet weighed-warm weighed-off-centre eye-too-high eye-too-low parallax'),
+  ...table('place', 'top-of-meniscus edge-of-convex level-for-rise jaw-edge-as-zero next-main-mark'),
+};
+
+function table(skill: ReadingSkill, codes: string): Record<string, ReadingSkill> {
+  return Object.fromEntries(codes.split(' ').map((code) => [code, skill]));
+}
+
+/** The skill that a fault shows to be missing; what is counted wrongly is a matter of what a division is worth. */
+export const skillOfFault = (code: string): ReadingSkill => skillByCode[code] ?? 'd';
+
+/**
+ * Each skill with one kind of instrument: shaky when one of the last five readings showed it to be missing, steady after
+ * three without.
+ * @param tries newest first.
+ */
+export function partSkills(kind: string, tries: readonly FirstTry[]): readonly PartSkill[] {
+  const recent = tries.filter((attempt) => attempt.kind === kind).slice(0, recentTries);
+  const missing = new Set(recent.flatMap(({ codes }) => codes.map(skillOfFault)));
+  return readingSkills.map((skill) => ({
+    skill,
+    state: missing.has(skill) ? 'shaky' : recent.length >= 3 ? 'steady' : 'not seen yet',
+  }));
+}
+
 const fading = 0.8;
 const recentTries = 5;
 

@@ -70,6 +70,8 @@ describe('an electronic balance, 0.01 g', () => {
     expect(electronicBalance.handle(setting(), hands)).toMatchObject({ tared: 'pan', seconds: 9 });
     expect(() => electronicBalance.handle(setting(), { ...hands, load: 1 })).toThrow(/not on the pan/);
     expect(() => electronicBalance.handle(setting(), { ...hands, zeroed: 3 })).toThrow(/whole load/);
-    expect(() => electronicBalance.handle(setting(), { ...hands, load: 3 })).toThrow(/more than this balance/);
+    expect(() => electronicBalance.handle(setting(), { ...hands, load: 3 })).toThrow(
+      /more than this balance/,
+    );
   });
 });

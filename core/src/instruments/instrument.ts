@@ -99,6 +99,8 @@ export interface Instrument<S extends Setting = Setting> {
   estimates?(setting: S): number;
   /** The second of two values between which a display hops; null where it stands. */
   hop?(setting: S): number | null;
+  /** How far an answer may be off at least, where somebody set that, in its unit. */
+  tolerance?(setting: S): number;
   /** The columns in which a class may have the parts of the reading written. */
   parts?(setting: S): readonly Part[];
   /** What the instrument indicates when it is handled and read rightly and corrected as asked, in its unit. */

@@ -3,3 +3,8 @@ export * from './check';
 export * from './lean';
 export * from './makeSetting';
 export * from './predictions';
+export * from './station';
+export * from './schools';
+export * from './parts';
+export * from './choose';
+export * from './describe';

@@ -11,6 +11,7 @@ const tries = 40;
 /**
  * A setting to practise on, the same for the same seed. Settings to read in which two misreadings would lead to the
  * same number are passed over, so that a wrong answer can be told by its cause. In one to handle the hands decide.
+ * @param first true for the first setting of this model that a reader is given.
  */
 export function makeSetting(
   instrument: Instrument,
@@ -18,8 +19,10 @@ export function makeSetting(
   conventions: Conventions,
   mode: Mode,
   seed: number,
+  first = false,
 ): Setting {
   const random = seeded(seed);
+  if (first && mode === 'read' && instrument.first) return instrument.first(model, random);
   if (mode === 'handle') return instrument.start(model, random);
   for (let attempt = 0; attempt < tries; attempt += 1) {
     const setting = instrument.sample(model, random);
@@ -27,3 +30,15 @@ export function makeSetting(
   }
   return instrument.sample(model, random);
 }
+
+/** A setting to show: one that indicates a number that somebody chose, or one to practise on. */
+export const sampleShow = (
+  instrument: Instrument,
+  model: Model,
+  conventions: Conventions,
+  seed: number,
+  indicates?: number,
+): Setting =>
+  indicates === undefined
+    ? makeSetting(instrument, model, conventions, 'read', seed)
+    : instrument.sample(model, seeded(seed), indicates);

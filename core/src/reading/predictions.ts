@@ -24,10 +24,15 @@ export interface Reading {
 export const acceptanceFor = ({ judging }: Reading, value: number): Acceptance =>
   acceptanceAt(value, judging);
 
-/** What is right for the setting itself: either of two values where a display hops between them. */
+/** What is right for the setting itself: either of two values where a display hops, all within a tolerance that was set. */
 export function trulyAccepted(reading: Reading): Acceptance {
   const { instrument, setting } = reading;
-  const truly = acceptanceFor(reading, instrument.indication(setting));
+  const truth = instrument.indication(setting);
+  const reach = instrument.tolerance?.(setting) ?? 0;
+  const truly = both(acceptanceFor(reading, truth), {
+    low: truth - reach * (1 + slack),
+    high: truth + reach * (1 + slack),
+  });
   const hop = instrument.hop?.(setting) ?? null;
   return hop === null ? truly : both(truly, acceptanceFor(reading, hop));
 }

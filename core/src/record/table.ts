@@ -1,3 +1,6 @@
+/** Where a written reading came from. */
+export type Origin = 'own' | 'partner' | 'teacher' | 'simulated' | 'balance';
+
 /** One written reading. Entries are only ever added; everything else is derived from them. */
 export interface Entry {
   readonly id: string;
@@ -6,6 +9,8 @@ export interface Entry {
   readonly text: string;
   readonly tag: string;
   readonly reader: string;
+  /** Where the number came from; one's own eyes unless it says otherwise. */
+  readonly origin?: Origin;
   readonly writtenAt: string;
   /** The entry that this one strikes out, as its writer saw the cell; null when the cell looked empty. */
   readonly replaces: string | null;

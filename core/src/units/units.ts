@@ -86,3 +86,9 @@ export function conversionFactor(from: Unit, to: Unit): Exact {
   }
   return from.inBase.div(to.inBase);
 }
+
+/** How many `to` one `from` is, as texts; null where they are not units of one quantity. */
+export function unitFactor(from: string, to: string): Exact | null {
+  const [a, b] = [findUnit(from)?.unit, findUnit(to)?.unit];
+  return a && b && sameQuantity(a, b) ? conversionFactor(a, b) : null;
+}

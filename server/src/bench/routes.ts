@@ -1,8 +1,8 @@
-import { newAttempt, newSetting, paths } from '@green-beam/contract';
+import { newAttempt, newSetting, paths, whichInstrument } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route } from '../http/route';
 import type { Services } from '../services';
-import { benchFor, layOut, settingFor, takeAttempt } from './service';
+import { benchFor, layOut, schoolsFor, settingFor, takeAttempt, whichFor } from './service';
 
 export function benchRoutes(router: Router, services: Services): void {
   /** The services below look the setting up by its reader; this refuses others before the body is read. */
@@ -35,6 +35,20 @@ export function benchRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns,
     run: ({ who, params }) => settingFor(services, who, params['settingId'] ?? ''),
+  });
+  route(router, {
+    method: 'get',
+    path: paths.schools,
+    allow: 'signed-in',
+    owns,
+    run: ({ who, params }) => schoolsFor(services, who, params['settingId'] ?? ''),
+  });
+  route(router, {
+    method: 'post',
+    path: paths.which,
+    allow: 'signed-in',
+    body: whichInstrument,
+    run: ({ who, body }) => whichFor(services, who, body),
   });
   route(router, {
     method: 'post',

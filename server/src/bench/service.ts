@@ -3,35 +3,44 @@ import type {
   BenchAnswer,
   NewAttempt,
   NewSetting,
+  SchoolsAnswer,
   SettingAnswer,
-  Solution,
+  WhichAnswer,
+  WhichInstrument,
   Who,
 } from '@green-beam/contract';
 import {
-  checkReading,
-  Exact,
-  expectReading,
+  chooseInstrument,
+  describeScale,
   instrumentOf,
   makeSetting,
   modelOf,
-  NotReady,
+  otherSchools,
   parseNumber,
-  presetNamed,
+  plainestEnough,
   seeded,
-  type Conventions,
-  type Instrument,
-  type Setting,
-  type Verdict,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
 import { conventionsFor } from '../classroom/membership';
 import type { AttemptRow, PracticeSettingRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
+import { tell } from '../show/service';
+import {
+  answerTo,
+  closed,
+  handled,
+  judge,
+  measuredBy,
+  orNotValid,
+  partsOf,
+  stationOf,
+  triesAllowed,
+  type Station,
+} from './judging';
 import { benchOf, firstTriesOf } from './tries';
 
-/** Tries at one setting before the answer is told. */
-export const triesAllowed = 3;
+export { orNotValid } from './judging';
 
 export async function benchFor({ database }: Services, who: Who): Promise<BenchAnswer> {
   return benchOf(await firstTriesOf(database, [who.id]));
@@ -51,19 +60,38 @@ export async function layOut(
   const chosen = orNotValid(() =>
     model ? modelOf(instrument, model) : seeded(drawn).pick(instrument.models),
   );
+  const { body } = await conventionsFor(database, who);
+  const first =
+    instrument.first !== undefined &&
+    (await database.models.practiceSettings.count({ where: { personId: who.id, model: chosen.id } })) === 0;
+  return layOutSetting(services, who, id, {
+    kind: instrument.kind,
+    model: chosen.id,
+    mode,
+    seed: drawn,
+    setting: makeSetting(instrument, chosen, body, mode, drawn, first),
+  });
+}
+
+type Laid = Pick<PracticeSettingRow, 'kind' | 'model' | 'mode' | 'seed' | 'setting' | 'showId'>;
+
+/** Keeps a setting for a reader; one that has this id already stays as it is. @throws Problem */
+export async function layOutSetting(
+  services: Services,
+  who: Who,
+  id: string,
+  laid: Laid,
+): Promise<SettingAnswer> {
+  const { database } = services;
   const conventions = await conventionsFor(database, who);
-  const setting = makeSetting(instrument, chosen, conventions.body, mode, drawn);
   try {
-    await database.models.practiceSettings.create({
-      id,
-      personId: who.id,
-      conventionsId: conventions.id,
-      kind: instrument.kind,
-      model: chosen.id,
-      mode,
-      seed: drawn,
-      setting,
-    });
+    if (!(await database.models.practiceSettings.findByPk(id)))
+      await database.models.practiceSettings.create({
+        id,
+        personId: who.id,
+        conventionsId: conventions.id,
+        ...laid,
+      });
   } catch (error) {
     // Two requests with one id at once: the other one won.
     if (!(error instanceof UniqueConstraintError)) throw error;
@@ -73,27 +101,30 @@ export async function layOut(
 
 /** A setting as it may be shown to the one who reads it. @throws Problem */
 export async function settingFor(services: Services, who: Who, id: string): Promise<SettingAnswer> {
-  const row = await ownSetting(services, who, id);
-  const { instrument, conventions } = await judging(services, row);
+  const station = await ownStation(services, who, id);
+  const { row, instrument, setting, conventions } = station;
   const attempts = await attemptsAt(services, id);
-  const answers = attempts.map((attempt) => answerTo(instrument, row, conventions, attempt, attempts));
+  const answers = attempts.map((attempt) => answerTo(station, attempt, attempts));
   return {
     id,
     kind: instrument.kind,
     instrumentName: instrument.name,
-    question: instrument.ask(row.setting),
+    question: instrument.ask(setting),
     mode: row.mode,
     modelName: modelOf(instrument, row.model).name,
     unitChoices: instrument.unitChoices,
-    picture: instrument.picture(row.setting),
+    picture: instrument.picture(setting),
+    parts: partsOf(station).map(({ key, heading, unit }) => ({ key, heading, unit })),
+    spoken: (await maySpeak(services, who)) ? describeScale(instrument, setting, conventions) : null,
+    shown: typeof row.showId === 'string',
     attempts: answers,
     triesLeft: answers.at(-1)?.triesLeft ?? triesAllowed,
   };
 }
 
 /**
- * Checks one try. What cannot be read as a number, or an apparatus that is not ready, costs no try and is not kept. A repeated request with the same
- * id gets the same answer. @throws Problem
+ * Checks one try. What cannot be read as a number, or an apparatus that is not ready, costs no try and is not kept. A
+ * repeated request with the same id gets the same answer. @throws Problem
  */
 export async function takeAttempt(
   services: Services,
@@ -101,28 +132,21 @@ export async function takeAttempt(
   settingId: string,
   attempt: NewAttempt,
 ): Promise<AttemptAnswer> {
-  const { database, live } = services;
-  const row = await ownSetting(services, who, settingId);
-  const { instrument, conventions } = await judging(services, row);
+  const { models } = services.database;
+  const station = await ownStation(services, who, settingId);
   const before = await attemptsAt(services, settingId);
   const repeated = before.find(({ id }) => id === attempt.id);
-  if (repeated) return answerTo(instrument, row, conventions, repeated, before);
+  if (repeated) return answerTo(station, repeated, before);
 
   if (closed(before)) throw new Problem('setting-closed');
-  const verdict = judge(instrument, row, conventions, attempt);
+  const verdict = judge(station, attempt);
   if (verdict.outcome === 'unreadable' || verdict.outcome === 'not ready') {
-    return {
-      id: attempt.id,
-      text: attempt.text,
-      unit: attempt.unit,
-      verdict,
-      triesLeft: triesAllowed - before.length,
-      solution: null,
-    };
+    const { id, text, unit } = attempt;
+    return { id, text, unit, verdict, parts: [], triesLeft: triesAllowed - before.length, solution: null };
   }
   let kept: AttemptRow;
   try {
-    kept = await database.models.attempts.create({
+    kept = await models.attempts.create({
       id: attempt.id,
       settingId,
       personId: who.id,
@@ -131,128 +155,60 @@ export async function takeAttempt(
       unit: attempt.unit,
       hands: attempt.hands,
       verdict,
-      divisionsOff: divisionsOff(instrument, handled(instrument, row, attempt), attempt.text),
+      parts: attempt.parts,
+      ...measuredBy(station, attempt),
     });
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error;
     const again = await attemptsAt(services, settingId);
     const twin = again.find(({ id }) => id === attempt.id);
-    if (twin) return answerTo(instrument, row, conventions, twin, again);
+    if (twin) return answerTo(station, twin, again);
     // Another id at this ordinal: two tries crossed. Or the id belongs to another setting.
-    if (await database.models.attempts.findByPk(attempt.id)) throw new Problem('already-used');
+    if (await models.attempts.findByPk(attempt.id)) throw new Problem('already-used');
     return takeAttempt(services, who, settingId, attempt);
   }
-  for (const { id: classId } of who.classes) live.tell({ changed: 'board', classId, readers: [] });
-  return answerTo(instrument, row, conventions, kept, [...before, kept]);
+  for (const { id: classId } of who.classes) {
+    services.live.tell({ changed: 'board', classId, readers: [] });
+    if (station.row.showId) await tell(services, classId);
+  }
+  return answerTo(station, kept, [...before, kept]);
 }
 
-async function ownSetting({ database }: Services, who: Who, id: string): Promise<PracticeSettingRow> {
+/** What each other school would have accepted, once the setting is finished. @throws Problem */
+export async function schoolsFor(services: Services, who: Who, id: string): Promise<SchoolsAnswer> {
+  const station = await ownStation(services, who, id);
+  const attempts = await attemptsAt(services, id);
+  const last = attempts.at(-1);
+  if (!last || !closed(attempts)) throw new Problem('setting-open');
+  return { schools: otherSchools(station.instrument, handled(station, last)) };
+}
+
+/** What each instrument would give for a thing of about a known size. @throws Problem */
+export async function whichFor(
+  { database }: Services,
+  who: Who,
+  { size, unit, percent }: WhichInstrument,
+): Promise<WhichAnswer> {
+  const { body } = await conventionsFor(database, who);
+  const number = (text: string): number => {
+    const parsed = parseNumber(text);
+    if (!parsed.ok) throw new Problem('not-valid', parsed.problem.message);
+    return parsed.number.value.toNumber();
+  };
+  const choices = orNotValid(() => chooseInstrument(number(size), unit, number(percent), body));
+  return { choices, plainest: plainestEnough(choices)?.model ?? null };
+}
+
+async function ownStation({ database }: Services, who: Who, id: string): Promise<Station> {
   const row = await database.models.practiceSettings.findByPk(id);
   if (!row) throw new Problem('not-found');
   if (row.personId !== who.id) throw new Problem('not-allowed');
-  return row;
+  return stationOf(database, row);
 }
 
 const attemptsAt = ({ database }: Services, settingId: string): Promise<AttemptRow[]> =>
   database.models.attempts.findAll({ where: { settingId }, order: [['ordinal', 'asc']] });
 
-/** The instrument, and the version of the conventions that the setting was given under. */
-async function judging(
-  { database }: Services,
-  row: PracticeSettingRow,
-): Promise<{ instrument: Instrument; conventions: Conventions }> {
-  const kept =
-    row.conventionsId === null ? null : await database.models.classConventions.findByPk(row.conventionsId);
-  return { instrument: instrumentOf(row.kind), conventions: kept?.body ?? presetNamed('Chemistry bench') };
-}
-
-function judge(
-  instrument: Instrument,
-  row: PracticeSettingRow,
-  conventions: Conventions,
-  attempt: NewAttempt,
-): Verdict {
-  try {
-    return checkReading(
-      instrument,
-      handled(instrument, row, attempt),
-      conventions,
-      attempt.text,
-      attempt.unit,
-    );
-  } catch (error) {
-    if (error instanceof NotReady) return { outcome: 'not ready', message: error.message };
-    throw error;
-  }
-}
-
-function handled(
-  instrument: Instrument,
-  row: PracticeSettingRow,
-  { hands }: Pick<NewAttempt, 'hands'>,
-): Setting {
-  if (row.mode === 'read') return row.setting;
-  return orNotValid(() => instrument.handle(row.setting, hands));
-}
-
-const closed = (attempts: readonly AttemptRow[]): boolean =>
-  attempts.length >= triesAllowed || attempts.some(({ verdict }) => verdict.outcome === 'right');
-
-function answerTo(
-  instrument: Instrument,
-  row: PracticeSettingRow,
-  conventions: Conventions,
-  attempt: AttemptRow,
-  attempts: readonly AttemptRow[],
-): AttemptAnswer {
-  const { id, text, unit, verdict, ordinal } = attempt;
-  const soFar = attempts.filter((other) => other.ordinal <= ordinal);
-  const ended = closed(soFar);
-  return {
-    id,
-    text,
-    unit,
-    verdict,
-    triesLeft: ended ? 0 : triesAllowed - ordinal,
-    solution: ended ? solution(instrument, row, conventions, attempt) : null,
-  };
-}
-
-function solution(
-  instrument: Instrument,
-  row: PracticeSettingRow,
-  conventions: Conventions,
-  attempt: AttemptRow,
-): Solution {
-  const setting = handled(instrument, row, attempt);
-  const expected = expectReading(instrument, setting, conventions);
-  return {
-    text: expected.text,
-    unit: expected.unit,
-    buildUp: instrument.buildUp(setting, expected.text),
-    divisionsOff: attempt.divisionsOff,
-    acceptedDivisions: (expected.accepted.high - expected.accepted.low) / 2 / divisionOf(instrument, setting),
-  };
-}
-
-/** Signed error in divisions: kept for the reader's mark, never told before the end. */
-function divisionsOff(instrument: Instrument, setting: Setting, text: string): number | null {
-  const parsed = parseNumber(text);
-  if (!parsed.ok) return null;
-  const off = parsed.number.value.minus(new Exact(instrument.indication(setting))).toNumber();
-  return Number((off / divisionOf(instrument, setting)).toFixed(3));
-}
-
-const divisionOf = (instrument: Instrument, setting: Setting): number =>
-  Number(instrument.scale?.(setting).division ?? modelOf(instrument, setting.model).division);
-
-/** What core refuses with a RangeError is the request's fault. */
-function orNotValid<T>(act: () => T): T {
-  try {
-    return act();
-  } catch (error) {
-    if (error instanceof NotReady) throw error;
-    if (error instanceof RangeError) throw new Problem('not-valid', error.message);
-    throw error;
-  }
+async function maySpeak({ database }: Services, { id }: Who): Promise<boolean> {
+  return (await database.models.classStudents.count({ where: { personId: id, spoken: true } })) > 0;
 }

@@ -1,7 +1,7 @@
 import type { FirstTry, Verdict } from '@green-beam/core';
 import { instruments } from '@green-beam/core';
 import type { BenchAnswer } from '@green-beam/contract';
-import { readersMark, skillOf, suggest } from '@green-beam/core';
+import { partSkills, readersMark, skillOf, suggest } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
 
@@ -49,6 +49,7 @@ export function benchOf(tries: readonly FirstTry[]): BenchAnswer {
     name,
     models: models.map((model) => ({ id: model.id, name: model.name })),
     skill: skillOf(kind, tries),
+    parts: partSkills(kind, tries),
     mark: readersMark(kind, tries),
   }));
   return { instruments: lines, suggestion: suggest(lines.map(({ skill }) => skill)) ?? null };

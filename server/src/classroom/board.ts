@@ -41,6 +41,7 @@ export async function boardFor({ database, now }: Services, who: Who, classId: s
       id,
       name,
       group: groups.get(id) ?? null,
+      spoken: enrolments.find(({ personId }) => personId === id)?.spoken === true,
       latest: recent
         .filter(({ personId }) => personId === id)
         .slice(0, latestShown)

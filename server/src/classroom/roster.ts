@@ -12,7 +12,7 @@ import { randomInt, randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
-import { boltPin } from '../logbook/readyMade';
+import { readyMade } from '../logbook/readyMade';
 import type { Services } from '../services';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
 import { className } from '../session/service';
@@ -31,7 +31,8 @@ export async function createClass({ database }: Services, who: Who, { name }: Ne
       { id: randomUUID(), classId: row.id, version: body.version, body },
       { transaction },
     );
-    await models.investigations.create({ id: randomUUID(), classId: row.id, body: boltPin }, { transaction });
+    for (const body of readyMade)
+      await models.investigations.create({ id: randomUUID(), classId: row.id, body }, { transaction });
     return className(row);
   });
 }
@@ -132,4 +133,17 @@ async function slipsAnswer(
   const row = await models.classes.findByPk(classId);
   if (!row) throw new Problem('not-found');
   return { class: className(row), slips };
+}
+
+/** Allows a student to have the scale described in words, or no longer. @throws Problem */
+export async function allowSpoken(
+  { database, live }: Services,
+  classId: string,
+  personId: string,
+  spoken: boolean,
+): Promise<void> {
+  const row = await database.models.classStudents.findOne({ where: { classId, personId } });
+  if (!row) throw new Problem('not-found');
+  await row.update({ spoken });
+  live.tell({ changed: 'board', classId, readers: [] });
 }

@@ -1,10 +1,10 @@
-import { newClass, newSlips, newStudents, paths, type Who } from '@green-beam/contract';
+import { newClass, newSlips, newStudents, paths, studentChange, type Who } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route } from '../http/route';
 import type { Services } from '../services';
 import { boardFor } from './board';
 import { mayManage, staffRoleIn } from './membership';
-import { addStudents, createClass, makeSlips } from './roster';
+import { addStudents, allowSpoken, createClass, makeSlips } from './roster';
 
 interface ClassCall {
   readonly who: Who;
@@ -38,6 +38,15 @@ export function classroomRoutes(router: Router, services: Services): void {
     owns: manages,
     body: newStudents,
     run: ({ params, body }) => addStudents(services, params['classId'] ?? '', body),
+  });
+  route(router, {
+    method: 'post',
+    path: paths.student,
+    allow: 'teacher',
+    owns: manages,
+    body: studentChange,
+    run: ({ params, body }) =>
+      allowSpoken(services, params['classId'] ?? '', params['studentId'] ?? '', body.spoken),
   });
   route(router, {
     method: 'post',

@@ -34,6 +34,8 @@ export interface ClassStudentRow extends Row {
   personId: string;
   /** The name as it is compared at sign-in. */
   nameKey: string;
+  /** True where this student may have the scale described in words. */
+  spoken?: boolean;
 }
 export interface BenchGroupRow extends Row {
   id: string;
@@ -54,6 +56,19 @@ export interface PracticeSettingRow extends Row {
   seed: number;
   /** The truth. Never leaves the server as it is. */
   setting: Setting;
+  /** The show that it is a go at, if it is one. */
+  showId?: string | null;
+}
+export interface ShowRow extends Row {
+  id: string;
+  classId: string;
+  personId: string;
+  kind: string;
+  model: string;
+  setting: Setting;
+}
+export interface ShowEndRow extends Row {
+  showId: string;
 }
 export interface AttemptRow extends Row {
   id: string;
@@ -65,6 +80,10 @@ export interface AttemptRow extends Row {
   hands: Readonly<Record<string, number | boolean>> | null;
   verdict: Verdict;
   divisionsOff: number | null;
+  /** The number in the instrument's own unit; null when it could not be compared. */
+  value?: number | null;
+  /** The parts of the reading, as written, where they are written apart. */
+  parts?: Readonly<Record<string, string>> | null;
 }
 export interface InvestigationRow extends Row {
   id: string;
@@ -95,7 +114,7 @@ export interface LogbookEntryRow extends Row {
   writtenAt: Date;
 }
 
-const { UUID, TEXT, INTEGER, BIGINT, DOUBLE, JSONB, DATE } = DataTypes;
+const { UUID, TEXT, INTEGER, BIGINT, DOUBLE, JSONB, DATE, BOOLEAN } = DataTypes;
 // Sequelize writes into these, so each column gets one of its own.
 const id = () => ({ type: UUID, primaryKey: true }) as const;
 const key = () => ({ type: UUID, primaryKey: true, allowNull: false }) as const;
@@ -138,6 +157,7 @@ export function defineModels(sequelize: Sequelize) {
       classId: key(),
       personId: key(),
       nameKey: needed(TEXT),
+      spoken: { ...needed(BOOLEAN), defaultValue: false },
     }),
     benchGroups: table<BenchGroupRow>('bench_groups', {
       id: id(),
@@ -154,7 +174,17 @@ export function defineModels(sequelize: Sequelize) {
       mode: needed(TEXT),
       seed: needed(INTEGER),
       setting: needed(JSONB),
+      showId: UUID,
     }),
+    shows: table<ShowRow>('shows', {
+      id: id(),
+      classId: needed(UUID),
+      personId: needed(UUID),
+      kind: needed(TEXT),
+      model: needed(TEXT),
+      setting: needed(JSONB),
+    }),
+    showEnds: table<ShowEndRow>('show_ends', { showId: key() }),
     attempts: table<AttemptRow>('attempts', {
       id: id(),
       settingId: needed(UUID),
@@ -165,6 +195,8 @@ export function defineModels(sequelize: Sequelize) {
       hands: JSONB,
       verdict: needed(JSONB),
       divisionsOff: DOUBLE,
+      value: DOUBLE,
+      parts: JSONB,
     }),
     investigations: table<InvestigationRow>('investigations', {
       id: id(),

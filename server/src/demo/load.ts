@@ -2,7 +2,7 @@ import { presetNamed, seeded, seedFrom, type Random } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
 import type { AttemptRow, Models, PracticeSettingRow } from '../database/models';
 import type { Services } from '../services';
-import { boltPin } from '../logbook/readyMade';
+import { boltPin, shackleRing } from '../logbook/readyMade';
 import { hashSecret, nameKey } from '../session/passphrase';
 import {
   benchProgress,
@@ -112,6 +112,10 @@ async function makeClass(
     within,
   );
   await models.investigations.create({ id: investigationId, classId, body: boltPin }, within);
+  await models.investigations.create(
+    { id: idFor('second investigation'), classId, body: shackleRing },
+    within,
+  );
 }
 
 /** A few lessons of practice: each reader a few settings a day, with their own habits. */

@@ -129,7 +129,7 @@ export async function logbookFor(
  * with the same id is harmless. @throws Problem
  */
 export async function addEntry(
-  { database, live }: Services,
+  { database, live, feed }: Services,
   who: Who,
   logbookId: string,
   entry: NewEntry,
@@ -147,7 +147,8 @@ export async function addEntry(
       text: entry.text,
       tag,
       readerId: who.id,
-      origin: 'own',
+      // Only what the balance itself said counts as read from it.
+      origin: entry.takenId && feed.taken(entry.takenId)?.text === entry.text ? 'balance' : 'own',
       replaces: entry.replaces ?? null,
       reason: entry.reason?.trim() || null,
       writtenAt: new Date(entry.writtenAt),
@@ -221,6 +222,7 @@ const asEntry = (row: LogbookEntryRow, reader: string): Entry => ({
   text: row.text,
   tag: row.tag,
   reader,
+  origin: row.origin,
   writtenAt: row.writtenAt.toISOString(),
   replaces: row.replaces,
   reason: row.reason,

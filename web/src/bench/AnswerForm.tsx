@@ -5,7 +5,10 @@ import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
+import { useNavigate } from 'react-router';
 import type { Hands } from './apparatus/apparatus';
+import { OtherSchools } from './OtherSchools';
+import { PartColumns } from './PartColumns';
 import { useLayOut, useTries } from './setting';
 import { VerdictPanel } from './VerdictPanel';
 
@@ -19,8 +22,11 @@ export function AnswerForm({
 }) {
   const [text, setText] = useDraft(`${setting.id}/text`);
   const [unit, setUnit] = useDraft(`${setting.id}/unit`);
+  const [partsText, setPartsText] = useDraft(`${setting.id}/parts`);
+  const parts = readParts(partsText);
   const tries = useTries(setting.id);
   const layOut = useLayOut();
+  const navigate = useNavigate();
   const hintId = useId();
   const field = useRef<HTMLInputElement>(null);
   const latest = tries.unread ?? setting.attempts.at(-1);
@@ -28,9 +34,12 @@ export function AnswerForm({
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (finished) return layOut.mutate({ kind: setting.kind, mode: setting.mode });
+    if (finished)
+      return setting.shown
+        ? void navigate('/bench')
+        : layOut.mutate({ kind: setting.kind, mode: setting.mode });
     if (text.trim() === '' || tries.waiting) return field.current?.focus();
-    tries.check(text, unit, handsNow());
+    tries.check(text, unit, handsNow(), setting.parts.length > 0 ? parts : null);
     field.current?.select();
   };
 
@@ -44,6 +53,25 @@ export function AnswerForm({
             : 'Write it as your class writes readings, with its unit.'}
         </p>
       </div>
+      {setting.spoken && (
+        <details>
+          <summary className="cursor-pointer underline underline-offset-4">The scale in words</summary>
+          <ul className="mt-1 ml-5 list-disc">
+            {setting.spoken.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {setting.parts.length > 0 && (
+        <PartColumns
+          parts={setting.parts}
+          written={parts}
+          verdicts={latest?.parts ?? []}
+          readOnly={finished}
+          onWrite={(key, part) => setPartsText(JSON.stringify({ ...parts, [key]: part }))}
+        />
+      )}
       <div className="flex flex-wrap items-end gap-4">
         <ReadingField
           ref={field}
@@ -96,7 +124,7 @@ export function AnswerForm({
       )}
       <div className="flex flex-wrap items-center gap-4">
         <Button look="main" type="submit" disabled={tries.waiting || layOut.isPending}>
-          {finished ? 'Next setting' : 'Check reading'}
+          {!finished ? 'Check reading' : setting.shown ? 'To the bench' : 'Next setting'}
         </Button>
         {!finished && setting.attempts.length > 0 && (
           <span className="text-sm text-soft">
@@ -106,6 +134,16 @@ export function AnswerForm({
           </span>
         )}
       </div>
+      {finished && <OtherSchools settingId={setting.id} />}
     </form>
   );
+}
+
+/** The parts as they were typed, out of the draft that keeps them. */
+function readParts(text: string): Readonly<Record<string, string>> {
+  try {
+    return text === '' ? {} : (JSON.parse(text) as Record<string, string>);
+  } catch {
+    return {};
+  }
 }

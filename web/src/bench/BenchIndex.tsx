@@ -1,12 +1,14 @@
 import { paths, type BenchAnswer, type BenchInstrument } from '@green-beam/contract';
-import type { Mode } from '@green-beam/core';
+import type { Mode, ReadingSkill } from '@green-beam/core';
 import { ReadersMark } from '@green-beam/drawing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { useLayOut } from './setting';
+import { ShowLine } from './ShowLine';
 
 export const useBench = () =>
   useQuery({ queryKey: ['bench'], queryFn: () => call<BenchAnswer>('GET', paths.bench) });
@@ -23,6 +25,15 @@ export function BenchIndex() {
   }
   return (
     <Page title="Bench" aside="Take an instrument and read it. Every setting is a new one.">
+      <ShowLine />
+      <p className="mb-4 flex flex-wrap gap-x-6 gap-y-1">
+        <Link to="which" className="underline underline-offset-4">
+          Which instrument for this?
+        </Link>
+        <Link to="balance" className="underline underline-offset-4">
+          Connected balance
+        </Link>
+      </p>
       <ul className="divide-y divide-rule border-y border-rule">
         {bench.data.instruments.map((instrument) => (
           <InstrumentLine
@@ -36,6 +47,15 @@ export function BenchIndex() {
   );
 }
 
+const partWords: Readonly<Record<ReadingSkill, string>> = {
+  d: 'what a division is worth',
+  digits: 'how many digits',
+  place: 'where to read',
+  'zero error': 'where it begins',
+  unit: 'the unit',
+  handling: 'handling',
+};
+
 function InstrumentLine({
   instrument,
   suggested,
@@ -43,7 +63,8 @@ function InstrumentLine({
   readonly instrument: BenchInstrument;
   readonly suggested: boolean;
 }) {
-  const { kind, name, models, skill, mark } = instrument;
+  const { kind, name, models, skill, parts, mark } = instrument;
+  const shaky = parts.filter(({ state }) => state === 'shaky').map(({ skill: part }) => partWords[part]);
   const [model, setModel] = useState('');
   const layOut = useLayOut();
   const take = (mode: Mode) => layOut.mutate({ kind, mode, ...(model === '' ? {} : { model }) });
@@ -55,6 +76,7 @@ function InstrumentLine({
           <strong>{skill.state}</strong>
           <span className="text-soft">: {skill.reason}</span>
         </p>
+        {shaky.length > 0 && <p className="text-sm text-soft">Look at: {shaky.join(', ')}.</p>}
         {suggested && <p className="mt-1 text-brass">Worth practising now.</p>}
       </div>
       <div className="flex items-center gap-3">

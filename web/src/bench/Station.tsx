@@ -1,6 +1,6 @@
 import type { SettingAnswer } from '@green-beam/contract';
-import type { Point } from '@green-beam/core';
-import { useCallback, useRef, useState } from 'react';
+import { isStationPicture, type Point } from '@green-beam/core';
+import { Suspense, useCallback, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { storage } from '../outbox/storage';
 import { useWho } from '../session/who';
@@ -9,6 +9,7 @@ import { AnswerForm } from './AnswerForm';
 import { apparatuses, type Hands } from './apparatus/apparatus';
 import { PointedAt } from './apparatus/pointedAt';
 import { useBench } from './BenchIndex';
+import { RealStation } from './RealStation';
 import { useSetting } from './setting';
 
 /** One setting: the apparatus on the bench, and the page where the reader writes. */
@@ -43,9 +44,14 @@ function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
     <main id="main" className="grid md:h-[calc(100vh-65px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
       <title>{`${setting.modelName} · Green Beam`}</title>
       <PointedAt value={pointOf(setting)}>
-        {Apparatus && (
-          <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />
-        )}
+        <Suspense fallback={<div className="bg-bench" />}>
+          {isStationPicture(setting.picture) && (
+            <RealStation tag={setting.picture.tag} modelName={setting.modelName} />
+          )}
+          {Apparatus && !isStationPicture(setting.picture) && (
+            <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />
+          )}
+        </Suspense>
       </PointedAt>
       <section aria-label="Your page" className="flex flex-col gap-6 overflow-y-auto p-6 sm:p-9">
         <AnswerForm setting={setting} handsNow={() => (handled ? hands.current : null)} />

@@ -67,9 +67,14 @@ export function useTries(settingId: string) {
     waiting: mine.some(({ refused }) => refused === undefined),
     refused: mine.find(({ refused }) => refused !== undefined),
     discard: (id: string) => outbox.discard(id),
-    check: (text: string, unit: string, hands: Hands | null) => {
+    check: (
+      text: string,
+      unit: string,
+      hands: Hands | null,
+      parts: Readonly<Record<string, string>> | null,
+    ) => {
       const id = crypto.randomUUID();
-      outbox.add({ id, path, body: { id, text, unit, hands } });
+      outbox.add({ id, path, body: { id, text, unit, hands, parts } });
     },
   };
 }

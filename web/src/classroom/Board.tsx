@@ -90,7 +90,10 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
                 ))}
               </select>
             </label>
-            <Link to="roster" className="ml-auto underline underline-offset-4">
+            <Link to="show" className="ml-auto underline underline-offset-4">
+              Show a setting
+            </Link>
+            <Link to="roster" className="underline underline-offset-4">
               Roster and slips
             </Link>
           </div>
@@ -101,6 +104,8 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
   );
 }
 
+const columnsShown = 4;
+
 function Table({
   board,
   students,
@@ -108,10 +113,16 @@ function Table({
   readonly board: BoardAnswer;
   readonly students: readonly BoardStudent[];
 }) {
-  // A column for each instrument that somebody has read.
-  const read = board.instruments.filter(({ kind }) =>
-    board.students.some(({ marks }) => marks.some((mark) => mark.kind === kind && mark.skill.tries > 0)),
-  );
+  // A column for each of the instruments that were read most.
+  const tries = (kind: string) =>
+    board.students.reduce(
+      (sum, { marks }) => sum + (marks.find((mark) => mark.kind === kind)?.skill.tries ?? 0),
+      0,
+    );
+  const read = board.instruments
+    .filter(({ kind }) => tries(kind) > 0)
+    .sort((a, b) => tries(b.kind) - tries(a.kind))
+    .slice(0, columnsShown);
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse">

@@ -21,6 +21,11 @@ export function Roster() {
   const reset = useMutation({
     mutationFn: (body: Partial<NewSlips>) => call<SlipsAnswer>('POST', at(paths.slips, { classId }), body),
   });
+  const allow = useMutation({
+    mutationFn: ({ studentId, spoken }: { studentId: string; spoken: boolean }) =>
+      call('POST', at(paths.student, { classId, studentId }), { spoken }),
+    onSuccess: done,
+  });
   const newest = add.submittedAt > reset.submittedAt ? add : reset;
   if (board.data === undefined) {
     return board.isError ? (
@@ -46,11 +51,22 @@ export function Roster() {
       {newest.data && <Slips answer={newest.data} />}
       <div className="no-print grid gap-10 lg:grid-cols-[1fr_22rem]">
         <ul className="divide-y divide-rule border-y border-rule" aria-label="Students">
-          {students.map(({ id, name, group }) => (
+          {students.map(({ id, name, group, spoken }) => (
             <li key={id} className="flex items-center gap-4 py-2">
               <span className="flex-1">
                 {name} <span className="text-sm text-soft">{group}</span>
               </span>
+              {manages && (
+                <label className="flex items-center gap-2 text-sm">
+                  <input
+                    type="checkbox"
+                    checked={spoken}
+                    onChange={(event) => allow.mutate({ studentId: id, spoken: event.target.checked })}
+                    className="size-5 accent-[#1d7f58]"
+                  />
+                  scale in words<span className="sr-only"> for {name}</span>
+                </label>
+              )}
               {manages && (
                 <Button
                   look="quiet"

@@ -22,7 +22,11 @@ export function useLive(): boolean {
     stream.onmessage = ({ data }: MessageEvent<string>) => {
       const event = JSON.parse(data) as LiveEvent;
       const keys =
-        event.changed === 'board' ? [['board', event.classId]] : [['logbook', event.logbookId], ['logbooks']];
+        event.changed === 'logbook'
+          ? [['logbook', event.logbookId], ['logbooks']]
+          : event.changed === 'show'
+            ? [['show'], ['classShow', event.classId]]
+            : [['board', event.classId]];
       for (const queryKey of keys) void queries.invalidateQueries({ queryKey });
     };
     return () => stream.close();

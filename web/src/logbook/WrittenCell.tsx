@@ -33,6 +33,7 @@ export function WrittenCell({ book, cell, column }: Props) {
         <span className="text-xs text-soft" title={`${current.reader}, ${clock(current.writtenAt)}`}>
           {initials(current.reader)}
         </span>
+        {current.origin === 'balance' && <span className="text-xs text-beam">from the balance</span>}
         {book.waiting.has(current.id) && <span className="text-xs text-brass">waits</span>}
         {book.answer.mayWrite && <Correction {...{ book, cell, column }} />}
       </p>

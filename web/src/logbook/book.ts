@@ -23,6 +23,8 @@ export interface Book {
   write(
     entry: Pick<NewEntry, 'trial' | 'column' | 'text'> & {
       readonly strikes?: { readonly id: string; readonly reason: string };
+      /** The reading of a connected balance that it is. */
+      readonly takenId?: string;
     },
   ): void;
 }
@@ -51,7 +53,7 @@ export function useBook(answer: LogbookAnswer): Book {
         refused === undefined ? [] : [{ id, text: (body as NewEntry).text, sentence: refused }],
       ),
       discard: (id) => outbox.discard(id),
-      write: ({ trial, column, text, strikes }) => {
+      write: ({ trial, column, text, strikes, takenId }) => {
         const id = crypto.randomUUID();
         const current = table.get(cellKey(trial, column))?.current;
         if (current && !strikes) return;
@@ -62,6 +64,7 @@ export function useBook(answer: LogbookAnswer): Book {
           text,
           replaces: strikes?.id ?? null,
           reason: strikes?.reason ?? null,
+          takenId: takenId ?? null,
           writtenAt: new Date().toISOString(),
         };
         outbox.add({ id, path, body });
@@ -79,5 +82,6 @@ function asEntry(body: NewEntry, { investigation }: LogbookAnswer, reader: strin
     writtenAt: String(body.writtenAt),
     replaces: body.replaces ?? null,
     reason: body.reason ?? null,
+    origin: body.takenId ? 'balance' : 'own',
   };
 }

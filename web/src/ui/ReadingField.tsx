@@ -15,7 +15,7 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'size' | 'va
  */
 export function ReadingField({ value, size = 'cell', className, ...input }: Props) {
   const at = doubtfulAt(value);
-  const text = size === 'large' ? 'text-5xl leading-tight tracking-wide' : 'text-lg';
+  const text = size === 'large' ? largeText(value.length) : 'text-lg';
   const box = size === 'large' ? 'px-1 py-1' : 'px-2 py-1.5';
   return (
     <span className={clsx('relative block min-w-0', className)}>
@@ -44,7 +44,7 @@ export function ReadingField({ value, size = 'cell', className, ...input }: Prop
         maxLength={60}
         value={value}
         className={clsx(
-          'relative w-full rounded-sm border-2 bg-transparent font-mono text-transparent caret-ink',
+          'relative w-full rounded-sm border-2 bg-transparent font-mono text-transparent caret-ink selection:bg-water/25 selection:text-transparent',
           size === 'large' ? 'border-transparent border-b-ink rounded-b-none' : 'border-rule bg-white/40',
           text,
           box,
@@ -54,6 +54,12 @@ export function ReadingField({ value, size = 'cell', className, ...input }: Prop
     </span>
   );
 }
+
+/** What is written stays in sight: a longer text is set smaller. */
+const largeText = (length: number): string => {
+  if (length <= 6) return 'text-5xl leading-tight tracking-wide';
+  return length <= 10 ? 'text-3xl leading-[3.75rem]' : 'text-lg leading-[3.75rem]';
+};
 
 const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 const count = (n: number, noun: string): string => `${words[n] ?? n} ${noun}${n === 1 ? '' : 's'}`;

@@ -1,19 +1,5 @@
 import type { Picture } from '@green-beam/core';
-import type { ComponentType } from 'react';
-import { BalanceApparatus } from './beamBalance';
-import { BeakerApparatus } from './beaker';
-import { BuretteApparatus } from './burette';
-import { DigitalCaliperApparatus } from './digitalCaliper';
-import { ElectronicBalanceApparatus } from './electronicBalance';
-import { CylinderApparatus } from './graduatedCylinder';
-import { GraduatedPipetteApparatus } from './graduatedPipette';
-import { HydrometerApparatus } from './hydrometer';
-import { MicrometerApparatus } from './micrometer';
-import { RingMarkApparatus } from './ringMark';
-import { RulerApparatus } from './ruler';
-import { SqueezeApparatus } from './squeezePipette';
-import { ThermometerApparatus } from './thermometer';
-import { CaliperApparatus } from './vernierCaliper';
+import { lazy, type ComponentType } from 'react';
 
 /** The state of an apparatus as the server takes it. */
 export type Hands = Readonly<Record<string, number | boolean>>;
@@ -28,22 +14,28 @@ export interface ApparatusProps {
   readonly onHands: (hands: Hands) => void;
 }
 
-/** What is on the bench for each kind. A new instrument is a file beside this one and a line here. */
+const fetched = (load: () => Promise<ComponentType<ApparatusProps>>) =>
+  lazy(async () => ({ default: await load() }));
+
+const balance = fetched(async () => (await import('./beamBalance')).BalanceApparatus);
+const ringMark = fetched(async () => (await import('./ringMark')).RingMarkApparatus);
+
+/** What is on the bench for each kind, fetched when it is taken. A new instrument is a file beside this one and a line here. */
 export const apparatuses: Readonly<Record<string, ComponentType<ApparatusProps>>> = {
-  ruler: RulerApparatus,
-  thermometer: ThermometerApparatus,
-  'three-beam-balance': BalanceApparatus,
-  'four-beam-balance': BalanceApparatus,
-  'electronic-balance': ElectronicBalanceApparatus,
-  'graduated-cylinder': CylinderApparatus,
-  'vernier-caliper': CaliperApparatus,
-  'digital-caliper': DigitalCaliperApparatus,
-  micrometer: MicrometerApparatus,
-  burette: BuretteApparatus,
-  'graduated-pipette': GraduatedPipetteApparatus,
-  'volumetric-pipette': RingMarkApparatus,
-  'squeeze-pipette': SqueezeApparatus,
-  beaker: BeakerApparatus,
-  'volumetric-flask': RingMarkApparatus,
-  hydrometer: HydrometerApparatus,
+  ruler: fetched(async () => (await import('./ruler')).RulerApparatus),
+  thermometer: fetched(async () => (await import('./thermometer')).ThermometerApparatus),
+  'three-beam-balance': balance,
+  'four-beam-balance': balance,
+  'electronic-balance': fetched(async () => (await import('./electronicBalance')).ElectronicBalanceApparatus),
+  'vernier-caliper': fetched(async () => (await import('./vernierCaliper')).CaliperApparatus),
+  'digital-caliper': fetched(async () => (await import('./digitalCaliper')).DigitalCaliperApparatus),
+  micrometer: fetched(async () => (await import('./micrometer')).MicrometerApparatus),
+  'graduated-cylinder': fetched(async () => (await import('./graduatedCylinder')).CylinderApparatus),
+  burette: fetched(async () => (await import('./burette')).BuretteApparatus),
+  'graduated-pipette': fetched(async () => (await import('./graduatedPipette')).GraduatedPipetteApparatus),
+  'volumetric-pipette': ringMark,
+  'squeeze-pipette': fetched(async () => (await import('./squeezePipette')).SqueezeApparatus),
+  beaker: fetched(async () => (await import('./beaker')).BeakerApparatus),
+  'volumetric-flask': ringMark,
+  hydrometer: fetched(async () => (await import('./hydrometer')).HydrometerApparatus),
 };

@@ -2,8 +2,7 @@ import type { BeakerPicture } from '@green-beam/core';
 import { Beaker, beakerEyeMmAt, beakerSpots, beakerView } from '@green-beam/drawing';
 import type { ApparatusProps } from './apparatus';
 import { CardButton } from './CardButton';
-import { eyeHandle } from './eyeHandle';
-import { ringWords } from './graduatedCylinder';
+import { eyeHandle, ringWords } from './eyeHandle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
 

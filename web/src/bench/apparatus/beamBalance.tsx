@@ -15,7 +15,11 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
   const balance = picture as BalancePicture;
   const model = beamModel(balance.model);
   const d = Number(model.division);
-  const [hands, move] = useHands({ ...balance.riders, onPan: balance.onPan, screw: 0 } as Hands, left, onHands);
+  const [hands, move] = useHands(
+    { ...balance.riders, onPan: balance.onPan, screw: 0 } as Hands,
+    left,
+    onHands,
+  );
   const grams = (key: string) => Number(hands[key] ?? 0);
   const onPan = hands['onPan'] === true;
   const imbalance =

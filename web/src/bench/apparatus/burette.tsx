@@ -2,9 +2,8 @@ import { buretteModel, drainsInSeconds, dropMl, type BurettePicture } from '@gre
 import { buretteView, Downward, downwardSpots, eyeMmAt, Tap, tapPlace } from '@green-beam/drawing';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
-import { eyeHandle } from './eyeHandle';
+import { eyeHandle, ringWords } from './eyeHandle';
 import { handleProps } from './handle';
-import { ringWords } from './graduatedCylinder';
 import { Stage } from './Stage';
 import { dripsBelow, useFlow } from './tap';
 import { useHands } from './useHands';

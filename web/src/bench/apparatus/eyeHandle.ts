@@ -32,3 +32,9 @@ export function eyeHandle({
     onDrag: (place) => look(placeToMm(place)),
   });
 }
+
+/** What the eye sees of the ring of a surface: it tells the height of the eye, not the reading. */
+export function ringWords(eyeMm: number): string {
+  if (Math.abs(eyeMm) < 3) return 'the ring of the surface is closed to a line';
+  return `you see the ring of the surface from ${eyeMm > 0 ? 'above' : 'below'}, ${Math.abs(eyeMm) > 60 ? 'wide open' : 'nearly closed'}`;
+}

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { CardButton } from './CardButton';
-import { eyeHandle } from './eyeHandle';
-import { Pour } from './ringMark';
+import { eyeHandle, ringWords } from './eyeHandle';
+import { Pour } from './Outflow';
 import { Stage } from './Stage';
 import { useFlow } from './tap';
 import { useHands } from './useHands';
@@ -81,9 +81,3 @@ const surfaceWords = {
   convex: 'Graduated cylinder with a liquid whose surface is a dome',
   flat: 'Graduated cylinder with a liquid whose surface is flat',
 } as const;
-
-/** What the eye sees of the ring of a surface: it tells the height of the eye, not the reading. */
-export function ringWords(eyeMm: number): string {
-  if (Math.abs(eyeMm) < 3) return 'the ring of the surface is closed to a line';
-  return `you see the ring of the surface from ${eyeMm > 0 ? 'above' : 'below'}, ${Math.abs(eyeMm) > 60 ? 'wide open' : 'nearly closed'}`;
-}

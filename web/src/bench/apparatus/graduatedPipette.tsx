@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { BulbOnly } from './BulbOnly';
-import { eyeHandle } from './eyeHandle';
-import { ringWords } from './graduatedCylinder';
+import { Finger } from './Outflow';
+import { eyeHandle, ringWords } from './eyeHandle';
+
 import { Stage } from './Stage';
 import { useFlow } from './tap';
 import { useHands } from './useHands';
@@ -76,24 +77,5 @@ export function GraduatedPipetteApparatus({ picture, handled, left, onHands }: A
     >
       <Downward picture={seen} card={hands.card} pair={pair} {...(handled ? { eyeProps } : {})} />
     </Stage>
-  );
-}
-
-/** A fingertip on the top of a pipette: held it keeps, eased it drips, lifted it runs. */
-export function Finger({ open, onOpen }: { readonly open: number; readonly onOpen: (open: number) => void }) {
-  return (
-    <div role="group" aria-label="Fingertip on the top" className="flex gap-2">
-      {(
-        [
-          ['Hold', 0],
-          ['Ease: drops', 0.3],
-          ['Lift: run', 0.9],
-        ] as const
-      ).map(([name, to]) => (
-        <Button key={name} look="bench" aria-pressed={open === to} onClick={() => onOpen(to)}>
-          {name}
-        </Button>
-      ))}
-    </div>
   );
 }

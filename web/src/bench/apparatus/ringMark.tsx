@@ -4,9 +4,8 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { BulbOnly } from './BulbOnly';
-import { eyeHandle } from './eyeHandle';
-import { Finger } from './graduatedPipette';
-import { ringWords } from './graduatedCylinder';
+import { eyeHandle, ringWords } from './eyeHandle';
+import { Finger, Pour } from './Outflow';
 import { Stage } from './Stage';
 import { useFlow } from './tap';
 import { useHands } from './useHands';
@@ -116,25 +115,6 @@ export function RingMarkApparatus({ picture, handled, left, onHands }: Apparatus
         {...(handled && !running ? { eyeProps } : {})}
       />
     </Stage>
-  );
-}
-
-/** A wash bottle: a stream, then drops. */
-export function Pour({ open, onOpen }: { readonly open: number; readonly onOpen: (open: number) => void }) {
-  return (
-    <div role="group" aria-label="Wash bottle" className="flex gap-2">
-      {(
-        [
-          ['Stop', 0],
-          ['By drops', 0.3],
-          ['Pour', 0.9],
-        ] as const
-      ).map(([name, to]) => (
-        <Button key={name} look="bench" aria-pressed={open === to} onClick={() => onOpen(to)}>
-          {name}
-        </Button>
-      ))}
-    </div>
   );
 }
 

@@ -3,8 +3,7 @@ import { eyeMmAt, SqueezePipette, squeezeSpots, squeezeView } from '@green-beam/
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { CardButton } from './CardButton';
-import { eyeHandle } from './eyeHandle';
-import { ringWords } from './graduatedCylinder';
+import { eyeHandle, ringWords } from './eyeHandle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
 

@@ -1,7 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Hands } from './apparatus';
 
-type Widened<H> = { readonly [K in keyof H]: H[K] extends boolean ? boolean : H[K] extends number ? number : H[K] };
+type Widened<H> = {
+  readonly [K in keyof H]: H[K] extends boolean ? boolean : H[K] extends number ? number : H[K];
+};
 
 /** The hands' own state: what they left before or the start, told onward at every movement. */
 export function useHands<H extends Hands>(start: H, left: Hands | null, onHands: (hands: Hands) => void) {

@@ -1,0 +1,17 @@
+import type { Conventions } from '../conventions';
+import type { Instrument, Setting } from '../instruments/instrument';
+import { expectReading, readingOf } from './check';
+
+/**
+ * What stands near the pointer, in words, for a reader who cannot see it: numbered lines, what a space is worth, how far it
+ * stands from them. The sum is left to the reader.
+ */
+export function describeScale(
+  instrument: Instrument,
+  found: Setting,
+  conventions: Conventions,
+): readonly string[] {
+  const { setting } = readingOf(instrument, found, conventions);
+  const { text } = expectReading(instrument, found, conventions);
+  return instrument.buildUp(setting, text).filter((line) => !line.includes(text));
+}

@@ -1,0 +1,225 @@
+import type {
+  NewShow,
+  NewStationShow,
+  SettingAnswer,
+  ShowAnswer,
+  ShowLine,
+  StaffShowAnswer,
+  Who,
+} from '@green-beam/contract';
+import {
+  Exact,
+  expectReading,
+  instrumentOf,
+  isStation,
+  modelOf,
+  otherSchools,
+  parseNumber,
+  readWith,
+  roundToStep,
+  sampleShow,
+  type Setting,
+} from '@green-beam/core';
+import { UniqueConstraintError } from 'sequelize';
+import { layOutSetting, orNotValid } from '../bench/service';
+import { conventionsOfClass, staffRoleIn } from '../classroom/membership';
+import type { ShowRow } from '../database/models';
+import { Problem } from '../http/problem';
+import type { Services } from '../services';
+
+/** Shows a drawn setting to a class, in place of what was shown before. @throws Problem */
+export function showDrawn(
+  services: Services,
+  who: Who,
+  classId: string,
+  wanted: NewShow,
+): Promise<StaffShowAnswer> {
+  const instrument = orNotValid(() => instrumentOf(wanted.kind));
+  const model = orNotValid(() => modelOf(instrument, wanted.model));
+  const indicates =
+    wanted.indicates === null ? undefined : orNotValid(() => onScale(wanted.indicates ?? '', model));
+  return show(services, who, classId, wanted.id, async () => {
+    const { body } = await conventionsOfClass(services.database, classId);
+    return sampleShow(instrument, model, body, services.seed(), indicates);
+  });
+}
+
+/** Has a class read a real set-up in the room. @throws Problem */
+export function showStation(
+  services: Services,
+  who: Who,
+  classId: string,
+  { id, kind, model, tag, reading, tolerance }: NewStationShow,
+): Promise<StaffShowAnswer> {
+  const instrument = orNotValid(() => instrumentOf(kind));
+  const make = orNotValid(() => modelOf(instrument, model));
+  const number = (text: string, name: string): string => {
+    const parsed = parseNumber(text);
+    if (!parsed.ok) throw new Problem('not-valid', `The ${name} cannot be read: ${parsed.problem.message}`);
+    return parsed.number.value.toString();
+  };
+  const off = number(tolerance, 'tolerance');
+  if (new Exact(off).isNegative()) throw new Problem('not-valid', 'The tolerance is written without a sign.');
+  const setting = {
+    kind: instrument.kind,
+    model: make.id,
+    tag,
+    reading: number(reading, 'reading'),
+    tolerance: off,
+  };
+  return show(services, who, classId, id, () => Promise.resolve(setting));
+}
+
+async function show(
+  services: Services,
+  who: Who,
+  classId: string,
+  id: string,
+  make: () => Promise<Setting>,
+): Promise<StaffShowAnswer> {
+  const { models } = services.database;
+  const known = await models.shows.findByPk(id);
+  if (known && known.classId !== classId) throw new Problem('already-used');
+  if (!known) {
+    const setting = await make();
+    const before = await currentShow(services, classId);
+    try {
+      await models.shows.create({
+        id,
+        classId,
+        personId: who.id,
+        kind: setting.kind,
+        model: setting.model,
+        setting,
+      });
+      if (before) await models.showEnds.create({ showId: before.id });
+    } catch (error) {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+    }
+  }
+  await tell(services, classId);
+  return staffShowFor(services, who, classId);
+}
+
+/** Ends what is shown. Ending it twice is harmless. */
+export async function endShow(services: Services, classId: string): Promise<void> {
+  const current = await currentShow(services, classId);
+  if (current) await services.database.models.showEnds.create({ showId: current.id });
+  await tell(services, classId);
+}
+
+/** Tells the open pages of a class that what is shown, or what was answered, has changed. */
+export async function tell({ database, live }: Services, classId: string): Promise<void> {
+  const students = await database.models.classStudents.findAll({ where: { classId } });
+  live.tell({ changed: 'show', classId, readers: students.map(({ personId }) => personId) });
+}
+
+/** What is shown to a student's class, if anything is. */
+export async function showFor(services: Services, { classes: [first] }: Who): Promise<ShowAnswer> {
+  const row = first ? await currentShow(services, first.id) : null;
+  return { show: row && lineOf(row) };
+}
+
+/** What a class is shown, with its key and the class's answers: for the staff alone. @throws Problem */
+export async function staffShowFor(services: Services, who: Who, classId: string): Promise<StaffShowAnswer> {
+  const { database } = services;
+  await staffRoleIn(database, classId, who);
+  const row = await currentShow(services, classId);
+  if (!row) return { show: null };
+  const { body: conventions } = await conventionsOfClass(database, classId);
+  const instrument = readWith(instrumentOf(row.kind), row.setting);
+  const setting = instrument.under?.(row.setting, conventions) ?? row.setting;
+  const { text, unit, accepted } = expectReading(instrument, setting, conventions);
+  return {
+    show: {
+      ...lineOf(row),
+      question: instrument.ask(setting),
+      picture: instrument.picture(setting),
+      text,
+      unit,
+      accepted: [accepted.low, accepted.high],
+      division: Number(instrument.scale?.(setting).division ?? modelOf(instrument, row.model).division),
+      buildUp: instrument.buildUp(setting, text),
+      schools: otherSchools(instrument, row.setting),
+      answers: await answersTo(services, row.id),
+    },
+  };
+}
+
+/** Everybody's first answer to a show, in the order in which they came. */
+async function answersTo({ database }: Services, showId: string) {
+  const { models } = database;
+  const settings = await models.practiceSettings.findAll({ where: { showId } });
+  const attempts = await models.attempts.findAll({
+    where: { settingId: settings.map(({ id }) => id), ordinal: 1 },
+    order: [['createdAt', 'asc']],
+  });
+  const people = await models.people.findAll({ where: { id: attempts.map(({ personId }) => personId) } });
+  const names = new Map(people.map(({ id, name }) => [id, name]));
+  return attempts.map(({ personId, text, unit, verdict, value }) => ({
+    name: names.get(personId) ?? '',
+    text,
+    unit,
+    value,
+    right: verdict.outcome === 'right',
+    causes:
+      verdict.outcome === 'wrong'
+        ? verdict.explanations.map((faults) => faults.map(({ title }) => title).join(' '))
+        : [],
+  }));
+}
+
+/** Gives a student their own go at what their class is shown; asked again, the same one. @throws Problem */
+export async function takeShow(
+  services: Services,
+  who: Who,
+  showId: string,
+  id: string,
+): Promise<SettingAnswer> {
+  const { models } = services.database;
+  const row = await models.shows.findByPk(showId);
+  if (!row) throw new Problem('not-found');
+  const known = await models.practiceSettings.findOne({ where: { showId, personId: who.id } });
+  return layOutSetting(services, who, known?.id ?? id, {
+    kind: row.kind,
+    model: row.model,
+    mode: 'read',
+    seed: 0,
+    setting: row.setting,
+    showId,
+  });
+}
+
+/** A show belongs to a class; its students and staff may take it. @throws Problem */
+export async function ofShowsClass({ database }: Services, { classes }: Who, showId: string): Promise<void> {
+  const row = await database.models.shows.findByPk(showId);
+  if (!row) throw new Problem('not-found');
+  if (!classes.some(({ id }) => id === row.classId)) throw new Problem('not-allowed');
+}
+
+async function currentShow({ database }: Services, classId: string): Promise<ShowRow | null> {
+  const row = await database.models.shows.findOne({ where: { classId }, order: [['createdAt', 'desc']] });
+  const ended = row && (await database.models.showEnds.findByPk(row.id));
+  return ended ? null : row;
+}
+
+const lineOf = ({ id, kind, model, setting }: ShowRow): ShowLine => {
+  const instrument = instrumentOf(kind);
+  return {
+    id,
+    kind,
+    instrumentName: instrument.name,
+    modelName: modelOf(instrument, model).name,
+    tag: isStation(setting) ? setting.tag : null,
+  };
+};
+
+/** A number that a teacher wants an instrument to indicate. @throws RangeError off its scale. */
+function onScale(text: string, { lowest, highest, unit }: ReturnType<typeof modelOf>): number {
+  const parsed = parseNumber(text);
+  if (!parsed.ok) throw new RangeError(parsed.problem.message);
+  const { value } = parsed.number;
+  if (value.lt(lowest) || value.gt(highest))
+    throw new RangeError(`${text.trim()} is off the scale: it goes from ${lowest} to ${highest} ${unit}.`);
+  return roundToStep(value, new Exact('1e-9')).toNumber();
+}

@@ -1,0 +1,92 @@
+import type { StaffShow } from '@green-beam/contract';
+import { DotPlot } from '@green-beam/drawing';
+import { useState } from 'react';
+import { SchoolsTable } from '../bench/SchoolsTable';
+import { Button } from '../ui/Button';
+import { Stated } from '../ui/Figure';
+
+/** The class's answers as they come; the build-up a step at a time; the answer when it is wanted. */
+export function ShowPanel({ show, onEnd }: { readonly show: StaffShow; readonly onEnd: () => void }) {
+  const [revealed, setRevealed] = useState(false);
+  const [steps, setSteps] = useState(0);
+  const [schools, setSchools] = useState(false);
+  const { answers, buildUp } = show;
+  const right = answers.filter((answer) => answer.right).length;
+  const dots = answers.flatMap(({ value, right: isRight, name }) =>
+    typeof value === 'number' ? [{ value, right: isRight, name }] : [],
+  );
+  // The last step names the reading: it is the answer.
+  const lastHidden = !revealed && steps >= buildUp.length;
+  return (
+    <>
+      <section aria-label="Answers">
+        <p aria-live="polite">
+          {answers.length === 0
+            ? 'No answer yet. Students find it on Today and on the Bench.'
+            : `${answers.length} ${answers.length === 1 ? 'answer' : 'answers'}${revealed ? `, ${right} right` : ''}.`}
+        </p>
+        <DotPlot
+          dots={dots}
+          accepted={show.accepted}
+          truth={revealed ? Number(show.text) : null}
+          unit={show.unit}
+          division={show.division}
+        />
+        {revealed && <Causes answers={answers} />}
+      </section>
+      {(steps > 0 || revealed) && (
+        <ol className="ml-5 list-decimal text-lg" aria-label="How the reading is built up">
+          {buildUp.slice(0, revealed ? buildUp.length : Math.min(steps, buildUp.length - 1)).map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ol>
+      )}
+      {revealed && (
+        <p className="text-2xl">
+          <Stated text={`${show.text} ${show.unit}`} />
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3">
+        {!revealed && (
+          <Button disabled={steps >= buildUp.length - 1 || lastHidden} onClick={() => setSteps(steps + 1)}>
+            Next step of the reading
+          </Button>
+        )}
+        <Button look="main" aria-pressed={revealed} onClick={() => setRevealed(!revealed)}>
+          {revealed ? 'Hide the answer' : 'Reveal the answer'}
+        </Button>
+        <Button look="quiet" aria-expanded={schools} onClick={() => setSchools(!schools)}>
+          Other schools
+        </Button>
+        <Button look="quiet" onClick={onEnd}>
+          End the show
+        </Button>
+      </div>
+      {schools && revealed && <SchoolsTable schools={show.schools} />}
+      {schools && !revealed && (
+        <p className="text-soft">Reveal the answer to see what other schools accept.</p>
+      )}
+    </>
+  );
+}
+
+/** Which causes the wrong answers have, most frequent first. */
+function Causes({ answers }: { readonly answers: StaffShow['answers'] }) {
+  const counts = new Map<string, number>();
+  for (const { right, causes } of answers) {
+    if (right) continue;
+    const cause = causes[0] ?? 'No known slip leads to it.';
+    counts.set(cause, (counts.get(cause) ?? 0) + 1);
+  }
+  const sorted = [...counts].sort((a, b) => b[1] - a[1]);
+  if (sorted.length === 0) return null;
+  return (
+    <ul className="mt-2">
+      {sorted.map(([cause, count]) => (
+        <li key={cause}>
+          <strong className="font-mono">{count}</strong> {cause}
+        </li>
+      ))}
+    </ul>
+  );
+}
