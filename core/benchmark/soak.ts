@@ -1,9 +1,9 @@
 import {
+  checkAgainst,
   Exact,
   expectReading,
-  checkReading,
+  Foreseen,
   makeSetting,
-  predictAlone,
   presets,
   readingOf,
   seeded,
@@ -11,32 +11,49 @@ import {
   type Conventions,
   type Instrument,
   type Model,
+  type Prediction,
   type Random,
+  type Reading,
   type Setting,
   type Step,
   type Verdict,
 } from '../src';
 
+/** How often something was tried, and how often it was named: in the named set, and as the only cause. */
+export interface Count {
+  applied: number;
+  named: number;
+  single: number;
+}
+
 export interface Tally {
   settings: number;
   rightAnswers: number;
   rightCalledWrong: number;
-  /** Per misreading: how often it applied, was in the named set, and was the only one named. */
-  misreadings: Record<string, { applied: number; named: number; single: number }>;
+  /** Per misreading, over all settings. */
+  misreadings: Record<string, Count>;
+  /** Every (setting, misreading) of the practice settings. */
+  practice: Count;
+  /** Every (setting, pair of misreadings). */
+  pairs: Count;
   examples: string[];
 }
+
+const noCount = (): Count => ({ applied: 0, named: 0, single: 0 });
 
 export const emptyTally = (): Tally => ({
   settings: 0,
   rightAnswers: 0,
   rightCalledWrong: 0,
   misreadings: {},
+  practice: noCount(),
+  pairs: noCount(),
   examples: [],
 });
 
 /**
- * Reads many seeded settings rightly, in several accepted writings and with honest estimates, and with each
- * applicable misreading alone, and counts what the engine says of them.
+ * Reads many seeded settings rightly, in several accepted writings and with honest estimates, and with each applicable
+ * misreading and one pair of them, and counts what the engine says of them.
  */
 export function soak(
   instrument: Instrument,
@@ -50,45 +67,69 @@ export function soak(
     const random = seeded(seed ^ 0x5bd1e995);
     const conventions = random.pick(conventionsList);
     const model = random.pick(instrument.models);
-    const setting = settingAt(at, instrument, model, conventions, seed);
-    const reading = readingOf(instrument, setting, conventions);
-    tally.settings += 1;
-
-    const answer = honestAnswer(
-      instrument.indication(setting),
-      Number(model.division),
-      reading.step,
-      conventions,
-      random,
+    const practice = at % 3 === 0;
+    const foreseen = new Foreseen(
+      readingOf(instrument, settingAt(at, instrument, model, conventions, seed), conventions),
     );
-    tally.rightAnswers += 1;
-    if (
-      checkReading(instrument, setting, conventions, spell(answer, random), reading.unit).outcome !== 'right'
-    ) {
-      tally.rightCalledWrong += 1;
-      tally.examples.push(`${conventions.preset} ${model.id} ${JSON.stringify(setting)} refused ${answer}`);
+    const { reading } = foreseen;
+    tally.settings += 1;
+    readRightly(tally, foreseen, random);
+    for (const prediction of foreseen.alone) {
+      const code = prediction.faults[0]?.code ?? '';
+      const { named, single, said } = codesSaid(foreseen, prediction);
+      count((tally.misreadings[code] ??= noCount()), named, single);
+      if (practice) count(tally.practice, named, single);
+      if (!named) tally.examples.push(`${example(reading)}: ${code}, said ${said}`);
     }
-    const own = expectReading(instrument, setting, conventions).text;
-    if (checkReading(instrument, setting, conventions, own, reading.unit).outcome !== 'right') {
-      tally.rightCalledWrong += 1;
-      tally.examples.push(`${conventions.preset} ${model.id} refused its own answer ${own}`);
-    }
-
-    for (const { faults, value } of predictAlone(reading)) {
-      const code = faults[0]?.code ?? '';
-      const text = written(reading, value);
-      const named = codesNamed(checkReading(instrument, setting, conventions, text, reading.unit));
-      const count = (tally.misreadings[code] ??= { applied: 0, named: 0, single: 0 });
-      count.applied += 1;
-      if (named.includes(code)) count.named += 1;
-      else
+    if (foreseen.pairs.length > 0) {
+      const pair = random.pick(foreseen.pairs);
+      const { named, single, said } = codesSaid(foreseen, pair);
+      count(tally.pairs, named, single);
+      if (!named && tally.examples.length < 20)
         tally.examples.push(
-          `${conventions.preset} ${model.id} ${JSON.stringify(setting)}: ${code} wrote ${text}, named ${named.join(', ')}`,
+          `${example(reading)}: pair ${pair.faults.map(({ code }) => code).join('+')}, said ${said}`,
         );
-      if (named.length === 1 && named[0] === code) count.single += 1;
     }
   }
   return tally;
+}
+
+function readRightly(tally: Tally, foreseen: Foreseen, random: Random): void {
+  const { instrument, setting, judging, step, unit, conventions } = foreseen.reading;
+  const answer = honestAnswer(instrument.indication(setting), judging.d, step, conventions, random);
+  const own = expectReading(instrument, setting, conventions).text;
+  tally.rightAnswers += 1;
+  for (const text of [spell(answer, random), own]) {
+    if (checkAgainst(foreseen, text, unit).outcome === 'right') continue;
+    tally.rightCalledWrong += 1;
+    tally.examples.push(`${example(foreseen.reading)} refused ${text}`);
+  }
+}
+
+const example = ({ setting, conventions: { preset } }: Reading): string =>
+  `${preset} ${JSON.stringify(setting)}`;
+
+/** Whether what these faults would write is called by their names: as one explanation, or as the only one. */
+function codesSaid(foreseen: Foreseen, { faults, value }: Prediction) {
+  const { reading } = foreseen;
+  const verdict = checkAgainst(foreseen, written(reading, value), reading.unit);
+  const said = explanationsOf(verdict);
+  const wanted = faults.map(({ code }) => code);
+  const named = said.some((codes) => wanted.every((code) => codes.includes(code)));
+  return {
+    named,
+    single: named && said.length === 1,
+    said: said.map((codes) => codes.join('+')).join(' or '),
+  };
+}
+
+const explanationsOf = (verdict: Verdict): string[][] =>
+  verdict.outcome === 'wrong' ? verdict.explanations.map((causes) => causes.map(({ code }) => code)) : [];
+
+function count(into: Count, named: boolean, single: boolean): void {
+  into.applied += 1;
+  into.named += Number(named);
+  into.single += Number(single);
 }
 
 /** Practice settings, raw ones and handled ones in turn: a verdict must hold on all. */
@@ -99,7 +140,7 @@ function settingAt(
   conventions: Conventions,
   seed: number,
 ): Setting {
-  if (at % 3 === 0) return makeSetting(instrument, model, conventions, 'read', seed);
+  if (at % 3 === 0) return makeSetting(instrument, model, conventions, 'read', seed, at % 30 === 0);
   return at % 3 === 1 ? instrument.sample(model, seeded(seed)) : instrument.leave(model, seeded(seed));
 }
 
@@ -121,7 +162,7 @@ function honestAnswer(
   const wanted = truth + random.between(-1, 1) * reach;
   const steps = [Math.round(wanted / size), Math.round(truth / size)];
   const answer =
-    steps.map((count) => count * size).find((value) => Math.abs(value - truth) <= reach) ?? truth;
+    steps.map((number) => number * size).find((value) => Math.abs(value - truth) <= reach) ?? truth;
   return new Exact(answer.toPrecision(12)).toFixed(step.decimals);
 }
 
@@ -138,24 +179,23 @@ function spell(text: string, random: Random): string {
   ]);
 }
 
-const codesNamed = (verdict: Verdict): string[] =>
-  verdict.outcome === 'wrong'
-    ? verdict.explanations.flatMap((explanation) => explanation.map(({ code }) => code))
-    : [];
-
 export function addTallies(a: Tally, b: Tally): Tally {
-  const sum: Tally = {
+  const misreadings = structuredClone(a.misreadings);
+  for (const [code, more] of Object.entries(b.misreadings))
+    misreadings[code] = addCounts(misreadings[code] ?? noCount(), more);
+  return {
     settings: a.settings + b.settings,
     rightAnswers: a.rightAnswers + b.rightAnswers,
     rightCalledWrong: a.rightCalledWrong + b.rightCalledWrong,
-    misreadings: structuredClone(a.misreadings),
+    misreadings,
+    practice: addCounts(a.practice, b.practice),
+    pairs: addCounts(a.pairs, b.pairs),
     examples: [...a.examples, ...b.examples].slice(0, 20),
   };
-  for (const [code, count] of Object.entries(b.misreadings)) {
-    const into = (sum.misreadings[code] ??= { applied: 0, named: 0, single: 0 });
-    into.applied += count.applied;
-    into.named += count.named;
-    into.single += count.single;
-  }
-  return sum;
 }
+
+const addCounts = (a: Count, b: Count): Count => ({
+  applied: a.applied + b.applied,
+  named: a.named + b.named,
+  single: a.single + b.single,
+});

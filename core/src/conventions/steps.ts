@@ -52,8 +52,21 @@ const overrideFor = (conventions: Conventions, scale: ScaleIdentity) =>
       (rule.tag === undefined || rule.tag === scale.tag),
   );
 
-/** The step to which an instrument is read under these conventions. */
+const known = new WeakMap<Conventions, Map<string, Step>>();
+
+/** The step to which an instrument is read under these conventions. Reckoned once for each scale. */
 export function stepFor(conventions: Conventions, scale: ScaleIdentity): Step {
+  const steps = known.get(conventions) ?? new Map<string, Step>();
+  known.set(conventions, steps);
+  const key = `${scale.kind} ${scale.model} ${scale.division} ${scale.reads} ${scale.tag ?? ''}`;
+  const before = steps.get(key);
+  if (before) return before;
+  const reckoned = reckonStep(conventions, scale);
+  steps.set(key, reckoned);
+  return reckoned;
+}
+
+function reckonStep(conventions: Conventions, scale: ScaleIdentity): Step {
   const override = overrideFor(conventions, scale);
   if (scale.reads !== 'scale' && !(override || thousandths(conventions, scale)))
     return step(scale.division, scale.reads);

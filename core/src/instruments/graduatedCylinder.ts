@@ -87,7 +87,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     const setting = settle(model, random, 0);
     return indicates === undefined
       ? setting
-      : { ...setting, levelMl: indicates, targetMl: null, filmMl: null };
+      : { ...setting, levelMl: indicates, surface: 'concave', targetMl: null, filmMl: null };
   },
   start: (model, random) => {
     const setting = settle(

@@ -3,16 +3,9 @@ import { parseNumber, tenTo, type Exact, type NumberProblem } from '../figures';
 import { modelOf, type Instrument, type Point, type Setting } from '../instruments/instrument';
 import { conversionFactor, findUnit, sameQuantity } from '../units/units';
 import { acceptsSome, type Acceptance } from './acceptance';
-import { checkForm, type Form, type Meant, type WrittenValue } from './form';
+import { checkForm, type Form, type WrittenValue } from './form';
 import { leanOf, type Lean } from './lean';
-import {
-  predictAlone,
-  predictPairs,
-  trulyAccepted,
-  written,
-  type Prediction,
-  type Reading,
-} from './predictions';
+import { Foreseen, trulyAccepted, written, type Prediction, type Reading } from './predictions';
 
 /** A fault as it is told to the reader. */
 export interface Cause {
@@ -89,34 +82,39 @@ export function readingOf(
     strictness: conventions.strictness,
     estimates: instrument.estimates?.(setting) ?? 1,
   };
-  return { instrument, setting, unit, step, judging };
+  return { instrument, setting, conventions, unit, step, judging };
 }
 
 /**
  * Checks a reading: text in, verdict out. A correct reading is never called wrong.
  * @param unitText the unit that was chosen beside the number; '' when none was. A unit in the text goes before it.
  */
-export function checkReading(
+export const checkReading = (
   instrument: Instrument,
   setting: Setting,
   conventions: Conventions,
   text: string,
   unitText: string,
   tag?: string,
-): Verdict {
+): Verdict => checkAgainst(new Foreseen(readingOf(instrument, setting, conventions, tag)), text, unitText);
+
+/** The same, for a setting of which several answers are checked. */
+export function checkAgainst(foreseen: Foreseen, text: string, unitText: string): Verdict {
+  const { reading, truly } = foreseen;
+  const { instrument, setting, conventions, judging } = reading;
   const parsed = parseNumber(text, conventions.trailingZeros);
   if (!parsed.ok) return { outcome: 'unreadable', problem: parsed.problem };
   const { number } = parsed;
-  const reading = readingOf(instrument, setting, conventions, tag);
-  const unit = inInstrumentUnit(reading, conventions, number, number.unitText || unitText);
+  const unit = inInstrumentUnit(reading, number, number.unitText || unitText);
 
-  const truth = instrument.indication(reading.setting);
-  const truly = trulyAccepted(reading);
-  const fitting = (acceptance: Acceptance) => (meant: Meant) =>
-    acceptsSome(acceptance, meant.low, meant.high);
-  const form = checkForm(unit.written, reading.step, fitting(truly), reading.unit);
+  const form = checkForm(
+    unit.written,
+    reading.step,
+    (meant) => acceptsSome(truly, meant.low, meant.high),
+    reading.unit,
+  );
   const valueIsRight = acceptsSome(truly, form.meant.low, form.meant.high);
-  const lean = leanOf(unit.written.value.toNumber(), truth, truly, reading.judging.d);
+  const lean = leanOf(unit.written.value.toNumber(), instrument.indication(setting), truly, judging.d);
 
   if (valueIsRight && form.faults.length === 0 && unit.faults.length === 0)
     return { outcome: 'right', lean, remarks: unit.remarks };
@@ -124,12 +122,12 @@ export function checkReading(
     outcome: 'wrong',
     lean: valueIsRight ? { direction: 'level', distance: 'level' } : lean,
     explanations: explain(
-      reading,
+      foreseen,
       !valueIsRight && wellWritten(unit, reading) ? { ...form, faults: [] } : form,
       valueIsRight,
       unit.faults,
     ),
-    lookFirst: instrument.lookFirst(reading.setting),
+    lookFirst: instrument.lookFirst(setting),
     remarks: unit.remarks,
   };
 }
@@ -141,7 +139,7 @@ function wellWritten({ asWritten, written }: InUnit, { step }: Reading): boolean
 
 /** Every way in which the written number can have come about, simplest first. */
 function explain(
-  reading: Reading,
+  foreseen: Foreseen,
   form: Form,
   valueIsRight: boolean,
   unitFaults: readonly Cause[],
@@ -151,15 +149,15 @@ function explain(
     return form.faults.map((fault) => [fault, ...unitFaults]);
   }
   const fits = ({ acceptance }: Prediction) => acceptsSome(acceptance, form.meant.low, form.meant.high);
-  const alone = predictAlone(reading).filter(fits);
-  const matching = alone.length > 0 ? alone : predictPairs(reading).filter(fits);
+  const alone = foreseen.alone.filter(fits);
+  const matching = alone.length > 0 ? alone : foreseen.pairs.filter(fits);
   // With the value at fault too, one sentence on its digits is enough.
   const inTheWriting = [...form.faults.slice(0, 1), ...unitFaults];
   const told = matching.map(({ faults }) => [
     ...faults.map(({ code, title, look, point }) => ({
       code,
       title,
-      look: look(reading.setting),
+      look: look(foreseen.reading.setting),
       ...(point ? { point } : {}),
     })),
     ...inTheWriting,
@@ -183,8 +181,7 @@ interface InUnit {
 
 /** The number in the instrument's own unit, with what there is to say about the unit that was written. */
 function inInstrumentUnit(
-  { instrument, unit: ownUnit }: Reading,
-  conventions: Conventions,
+  { instrument, unit: ownUnit, conventions }: Reading,
   number: { readonly value: Exact; readonly decimals: number },
   unitText: string,
 ): InUnit {
@@ -218,6 +215,8 @@ function inInstrumentUnit(
       `${found.unit.symbol} is a unit of ${found.unit.quantity}; this ${instrument.name} measures ${instrument.quantity}.`,
     );
   }
+  if (found.unit === own && found.standardSpelling)
+    return { written: asWritten, asWritten, faults: [], remarks: [] };
   const factor = conversionFactor(found.unit, own);
   if (!factor.eq(tenTo(factor.e))) {
     return fault(

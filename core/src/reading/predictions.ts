@@ -1,4 +1,4 @@
-import type { Step } from '../conventions';
+import type { Conventions, Step } from '../conventions';
 import { Exact } from '../figures';
 import { stages, type Instrument, type Misreading, type Setting } from '../instruments/instrument';
 import { slack } from '../instruments/scale';
@@ -16,6 +16,7 @@ export interface Prediction {
 export interface Reading {
   readonly instrument: Instrument;
   readonly setting: Setting;
+  readonly conventions: Conventions;
   readonly unit: string;
   readonly step: Step;
   readonly judging: Judging;
@@ -23,6 +24,27 @@ export interface Reading {
 
 export const acceptanceFor = ({ judging }: Reading, value: number): Acceptance =>
   acceptanceAt(value, judging);
+
+/** What can be said of a setting before anything is written: reckoned once, however many answers are checked. */
+export class Foreseen {
+  readonly truly: Acceptance;
+  #alone: Prediction[] | undefined;
+  #pairs: Prediction[] | undefined;
+
+  constructor(readonly reading: Reading) {
+    this.truly = trulyAccepted(reading);
+  }
+
+  /** What each misreading alone would write. */
+  get alone(): readonly Prediction[] {
+    return (this.#alone ??= predictAlone(this.reading));
+  }
+
+  /** What each pair of them would write. */
+  get pairs(): readonly Prediction[] {
+    return (this.#pairs ??= predictPairs(this.reading, this.alone));
+  }
+}
 
 /** What is right for the setting itself: either of two values where a display hops, all within a tolerance that was set. */
 export function trulyAccepted(reading: Reading): Acceptance {
@@ -46,14 +68,23 @@ export function predictAlone(reading: Reading): Prediction[] {
   return reading.instrument.misreadings.flatMap((fault) => applying(reading, truly, [fault]));
 }
 
-/** What each pair of misreadings would write; two ways of counting, or of correcting, exclude each other. */
-export function predictPairs(reading: Reading): Prediction[] {
+/**
+ * What each pair of misreadings would write; two ways of counting, or of correcting, exclude each other. A pair applies
+ * only if both of its faults show: where one of them alone leads to the same number, the other is harmless.
+ */
+export function predictPairs(
+  reading: Reading,
+  alone: readonly Prediction[] = predictAlone(reading),
+): Prediction[] {
   const truly = trulyAccepted(reading);
   const { misreadings } = reading.instrument;
   return misreadings.flatMap((first, at) =>
     misreadings.slice(at + 1).flatMap((second) => {
       if (first.stage === second.stage && first.stage !== 'place') return [];
-      return applying(reading, truly, [first, second]);
+      const either = alone.filter(({ faults: [fault] }) => fault === first || fault === second);
+      return applying(reading, truly, [first, second]).filter(
+        ({ value }) => !either.some(({ acceptance }) => acceptsWritten(reading, acceptance, value)),
+      );
     }),
   );
 }
@@ -76,9 +107,13 @@ function reached({ instrument, setting }: Reading, faults: readonly Misreading[]
 
 function applying(reading: Reading, truly: Acceptance, faults: readonly Misreading[]): Prediction[] {
   return reached(reading, faults)
-    .filter((value) => !accepts(truly, value) && !accepts(truly, writtenNumber(reading, value)))
+    .filter((value) => !acceptsWritten(reading, truly, value))
     .map((value) => ({ faults, value, acceptance: acceptanceFor(reading, value) }));
 }
+
+/** True when a value, as it is or as it would be written down, is accepted. */
+const acceptsWritten = (reading: Reading, acceptance: Acceptance, value: number): boolean =>
+  accepts(acceptance, value) || accepts(acceptance, writtenNumber(reading, value));
 
 /** A value as a reader of this class would write it, as a number. */
 function writtenNumber({ judging: { step, judged } }: Reading, value: number): number {
