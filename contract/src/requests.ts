@@ -13,6 +13,13 @@ const shortText = (name: string, longest: number) =>
     );
 const needed = (name: string, longest: number) =>
   shortText(name, longest).required(`The ${name} is missing.`);
+/** A name: spaces at its ends do not count. */
+const named = (name: string, longest: number) =>
+  string()
+    .trim()
+    .max(longest, `The ${name} is at most ${longest} characters long.`)
+    .test('storable', `The ${name} holds a character that cannot be stored.`, (text) => !text?.includes('\0'))
+    .required(`The ${name} is missing.`);
 
 export const isId = (text: string): boolean => uuid.test(text);
 
@@ -75,7 +82,7 @@ export const newStationShow = object({
   id: clientId,
   kind: needed('kind of instrument', 40),
   model: needed('model', 60),
-  tag: needed('label', 40).trim(),
+  tag: named('label', 40),
   reading: needed('reading', 60),
   tolerance: needed('tolerance', 60),
 }).noUnknown();
@@ -109,10 +116,10 @@ export const newEntry = object({
   writtenAt: string().strict().datetime('The time could not be read.').required('The time is missing.'),
 }).noUnknown();
 
-export const newClass = object({ name: needed('name of the class', 60).trim() }).noUnknown();
+export const newClass = object({ name: named('name of the class', 60) }).noUnknown();
 
 export const newStudents = object({
-  names: array(needed('name', 60).trim().min(1, 'A name is empty.'))
+  names: array(named('name', 60))
     .min(1, 'Write at least one name.')
     .max(60, 'At most 60 names at once.')
     .required('Write at least one name.'),

@@ -43,9 +43,9 @@ export function readRightly(picture: Picture): string {
 /** The setting that a drawing shows, handled well: what is right to write. */
 const settings: Readonly<Record<string, (picture: Picture) => Setting>> = {
   'graduated-cylinder': (picture) => {
-    const { kind, model, heightMm, surface, targetMl } = picture as CylinderPicture;
+    const { kind, model, heightMm, surface, targetMl, filmMl } = picture as CylinderPicture;
     const levelMl = Number((heightMm / mmPerMl(cylinderModel(model))).toPrecision(12));
-    return of({ kind, model, levelMl, surface, eyeMm: 0, targetMl });
+    return of({ kind, model, levelMl, surface, eyeMm: 0, targetMl, filmMl, filling: false });
   },
   'three-beam-balance': (picture) => {
     const { kind, model, riders, loadMoment } = picture as BalancePicture;
@@ -65,6 +65,10 @@ const settings: Readonly<Record<string, (picture: Picture) => Setting>> = {
       doorOpen: false,
       seconds: 99,
       task: 'straight',
+      flaw: 'none',
+      flawGrams: 0,
+      mended: true,
+      hops: false,
     });
   },
   'vernier-caliper': (picture) => ofSize(picture as CaliperPicture),
@@ -73,7 +77,19 @@ const settings: Readonly<Record<string, (picture: Picture) => Setting>> = {
 
 /** Less its zero error, the size of what lies between the jaws. */
 const ofSize = ({ kind, model, closedAt, touchesAt }: CaliperPicture | MicrometerPicture): Setting =>
-  of({ kind, model, size: touchesAt - closedAt, at: touchesAt, zeroError: closedAt, yields: 0 });
+  of({
+    kind,
+    model,
+    size: touchesAt - closedAt,
+    at: touchesAt,
+    zeroError: closedAt,
+    yields: 0,
+    task: 'size',
+    jaws: 'outside',
+    closings: [closedAt],
+    outOfRound: 0,
+    turn: 0,
+  });
 
 /** A setting of any kind, with what its kind needs besides. */
 const of = <S extends Setting>(setting: S): Setting => setting;

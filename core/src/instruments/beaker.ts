@@ -50,9 +50,9 @@ const make = (
 
 export const beakers: readonly BeakerModel[] = [
   make('Beaker', 100, '10', '20', 48, 5),
-  make('Beaker', 250, '50', '50', 66, 5),
-  make('Beaker', 600, '100', '100', 86, 5),
-  make('Conical flask', 250, '50', '50', 82, 5, 150),
+  make('Beaker', 250, '50', '100', 66, 5),
+  make('Beaker', 600, '100', '200', 86, 5),
+  make('Conical flask', 250, '50', '100', 82, 5, 150),
 ];
 
 export const beakerModel = (id: string): BeakerModel => modelIn(beakers, 'beaker', id);

@@ -1,4 +1,4 @@
-import { Exact } from '../figures';
+import { Exact } from '../figures/exact';
 
 /** Exponents of length, mass, temperature and time. */
 export type Dimension = readonly [length: number, mass: number, temperature: number, time: number];
@@ -13,6 +13,8 @@ export interface Unit {
   readonly inBase: Exact;
   /** Spellings that are understood but not standard. */
   readonly spellings: readonly string[];
+  /** Figures of its factor where that is rounded, and so limits what is converted with it. */
+  readonly roundedFigures?: number;
 }
 
 const row = (
@@ -24,6 +26,9 @@ const row = (
   ...spellings: string[]
 ): Unit => ({ symbol, name, quantity, dimension, inBase: new Exact(inBase), spellings });
 
+/** A unit whose factor is given to so many figures. */
+const rounded = (roundedFigures: number, unit: Unit): Unit => ({ ...unit, roundedFigures });
+
 const length: Dimension = [1, 0, 0, 0];
 const volume: Dimension = [3, 0, 0, 0];
 const mass: Dimension = [0, 1, 0, 0];
@@ -32,7 +37,7 @@ const time: Dimension = [0, 0, 0, 1];
 const count: Dimension = [0, 0, 0, 0];
 const density: Dimension = [-3, 1, 0, 0];
 
-/** Every unit of the product, one row each. 1 in = 2.54 cm and 1 mL = 1 cm³ are definitions. */
+/** Every unit of the product, one row each. 1 in = 2.54 cm and 1 mL = 1 cm³ are definitions; lb, oz, mi and gal are rounded. */
 export const units: readonly Unit[] = [
   row('kg', 'kilogram', 'mass', mass, '1', 'Kg', 'KG', 'kgs'),
   row('g', 'gram', 'mass', mass, '1e-3', 'gm', 'gms', 'gr', 'G', 'gram', 'grams'),
@@ -55,6 +60,11 @@ export const units: readonly Unit[] = [
   row('s', 'second', 'time', time, '1', 'sec', 'secs'),
   row('min', 'minute', 'time', time, '60', 'mins'),
   row('h', 'hour', 'time', time, '3600', 'hr', 'hrs'),
+  row('°', 'degree', 'angle', count, '0.01745329251994329576923690768488612713', 'deg'),
+  rounded(4, row('lb', 'pound', 'mass', mass, '0.4536', 'lbs')),
+  rounded(4, row('oz', 'ounce', 'mass', mass, '0.02835')),
+  rounded(4, row('mi', 'mile', 'length', length, '1609')),
+  rounded(4, row('gal', 'gallon', 'volume', volume, '3.785e-3')),
   row('drops', 'drop', 'count', count, '1', 'drop'),
   row('g/cm³', 'gram per cubic centimetre', 'density', density, '1e3', 'g/cm3', 'g/cm^3', 'g/cc'),
   row('g/mL', 'gram per millilitre', 'density', density, '1e3', 'g/ml'),
@@ -74,6 +84,13 @@ export function findUnit(text: string): UnitFound | undefined {
   if (standard) return { unit: standard, standardSpelling: true };
   const spelled = units.find(({ spellings }) => spellings.includes(written));
   return spelled && { unit: spelled, standardSpelling: false };
+}
+
+/** A unit by its symbol. @throws RangeError for one that there is not. */
+export function unitNamed(symbol: string): Unit {
+  const unit = units.find((candidate) => candidate.symbol === symbol);
+  if (!unit) throw new RangeError(`There is no unit “${symbol}”.`);
+  return unit;
 }
 
 export const sameQuantity = (a: Unit, b: Unit): boolean =>

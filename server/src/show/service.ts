@@ -36,8 +36,8 @@ export function showDrawn(
 ): Promise<StaffShowAnswer> {
   const instrument = orNotValid(() => instrumentOf(wanted.kind));
   const model = orNotValid(() => modelOf(instrument, wanted.model));
-  const indicates =
-    wanted.indicates === null ? undefined : orNotValid(() => onScale(wanted.indicates ?? '', model));
+  const text = wanted.indicates ?? null;
+  const indicates = text === null ? undefined : orNotValid(() => onScale(text, model));
   return show(services, who, classId, wanted.id, async () => {
     const { body } = await conventionsOfClass(services.database, classId);
     return sampleShow(instrument, model, body, services.seed(), indicates);

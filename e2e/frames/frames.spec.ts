@@ -1,0 +1,105 @@
+import type { CDPSession, Page } from '@playwright/test';
+import { baseUrl, signInStudent, test } from '../support/people';
+import { settingShown } from '../support/reading';
+
+/** What is dragged on each instrument, and along which way of the screen. */
+const drags: readonly (readonly [instrument: string, handle: RegExp, along: 'x' | 'y'])[] = [
+  ['ruler', /eye/, 'x'],
+  ['thermometer', /eye/, 'y'],
+  ['three-beam balance', /0 to 10/, 'x'],
+  ['four-beam balance', /0 to 1 g/, 'x'],
+  ['vernier caliper', /jaw/, 'x'],
+  ['digital caliper', /jaw/, 'x'],
+  ['micrometer', /Thimble/, 'x'],
+  ['graduated cylinder', /eye/, 'y'],
+  ['burette', /Tap/, 'y'],
+  ['burette', /eye/, 'y'],
+  ['graduated pipette', /eye/, 'y'],
+  ['volumetric pipette', /eye/, 'y'],
+  ['beaker or conical flask', /eye/, 'y'],
+  ['volumetric flask', /eye/, 'y'],
+];
+
+interface TraceEvent {
+  readonly name: string;
+  readonly ts: number;
+  readonly dur?: number;
+  readonly tid: number;
+  readonly ph: string;
+  readonly args?: { readonly name?: string };
+}
+
+test('main-thread work of a frame while dragging, at a quarter of the speed', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  const session = await page.context().newCDPSession(page);
+  const rows = [];
+  for (const [instrument, handle, along] of drags) {
+    await settingShown(page, async () => {
+      await page.goto(`${baseUrl()}/bench`);
+      await page.getByRole('button', { name: `Handle the ${instrument}` }).click();
+    });
+    const work = await dragged(page, session, handle, along);
+    rows.push({
+      instrument,
+      handle: handle.source,
+      frames: work.length,
+      'median, ms': quantile(work, 0.5).toFixed(1),
+      'p95, ms': quantile(work, 0.95).toFixed(1),
+    });
+  }
+  console.table(rows);
+});
+
+/** Drags to and fro, and gives the milliseconds of main-thread work in each frame. */
+async function dragged(page: Page, session: CDPSession, handle: RegExp, along: 'x' | 'y'): Promise<number[]> {
+  const slider = page.getByRole('slider', { name: handle }).first();
+  await slider.waitFor();
+  const box = await slider.boundingBox();
+  if (!box) throw new Error(`${handle.source} is not drawn.`);
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const events: TraceEvent[] = [];
+  const hear = ({ value }: { value: unknown[] }) => void events.push(...(value as TraceEvent[]));
+  session.on('Tracing.dataCollected', hear);
+  const ended = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
+  await session.send('Tracing.start', {
+    traceConfig: {
+      includedCategories: ['devtools.timeline', 'disabled-by-default-devtools.timeline', 'toplevel'],
+    },
+  });
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let step = 0; step < 120; step += 1) {
+    const off = 70 * Math.sin(step / 9);
+    await page.mouse.move(along === 'x' ? x + off : x, along === 'y' ? y + off : y);
+  }
+  await page.mouse.up();
+  await session.send('Tracing.end');
+  await ended;
+  session.off('Tracing.dataCollected', hear);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  return perFrame(events);
+}
+
+/** Sums the tasks of the page's main thread between one frame and the next; frames in which nothing was drawn are left out. */
+function perFrame(events: readonly TraceEvent[]): number[] {
+  const mains = new Set(
+    events
+      .filter(({ name, args }) => name === 'thread_name' && args?.name === 'CrRendererMain')
+      .map(({ tid }) => tid),
+  );
+  const onMain = events.filter(({ tid }) => mains.has(tid));
+  const begins = onMain
+    .filter(({ name }) => name === 'BeginMainThreadFrame')
+    .map(({ ts }) => ts)
+    .sort((a, b) => a - b);
+  const tasks = onMain.filter(({ name, ph, dur }) => name === 'RunTask' && ph === 'X' && dur !== undefined);
+  return begins.slice(0, -1).flatMap((from, at) => {
+    const to = begins[at + 1] ?? Infinity;
+    const work = tasks.filter(({ ts }) => ts >= from && ts < to).reduce((sum, { dur = 0 }) => sum + dur, 0);
+    return to - from > 500_000 ? [] : [work / 1000];
+  });
+}
+
+const quantile = (values: readonly number[], share: number): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? NaN;

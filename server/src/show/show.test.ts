@@ -1,0 +1,179 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { startHarness, type Browser, type Harness } from '../../test/harness';
+
+let harness: Harness;
+let teacher: Browser;
+let student: Browser;
+let path: string;
+beforeAll(async () => {
+  harness = await startHarness();
+  teacher = await harness.asTeacher();
+  student = await harness.asStudent('Delphi Marsh');
+  const { body } = await teacher.get('/api/session');
+  path = `/api/classes/${body.who.classes[0].id}`;
+});
+afterAll(() => harness.close());
+
+const cylinder = { kind: 'graduated-cylinder', model: 'cylinder-50-1' };
+const take = async (browser: Browser) => {
+  const { show } = (await browser.get('/api/show')).body;
+  return browser.post(`/api/shows/${show.id}/settings`, { id: randomUUID() });
+};
+const answer = (browser: Browser, settingId: string, text: string) =>
+  browser.post(`/api/bench/settings/${settingId}/attempts`, {
+    id: randomUUID(),
+    text,
+    unit: 'mL',
+    hands: null,
+  });
+
+describe('a shown setting', () => {
+  it('is set by hand, read by the class without its answer, and its answers arrive', async () => {
+    expect((await student.get('/api/show')).body).toEqual({ show: null });
+    const shown = await teacher.post(`${path}/show`, { id: randomUUID(), ...cylinder, indicates: '37,2' });
+    expect(shown).toMatchObject({ status: 200, body: { show: { text: '37.2', unit: 'mL', answers: [] } } });
+    expect(shown.body.show.schools.map(({ preset }: { preset: string }) => preset)).toContain(
+      'Half-division',
+    );
+
+    const line = (await student.get('/api/show')).body;
+    expect(line.show).toMatchObject({ kind: 'graduated-cylinder', tag: null });
+    expect(JSON.stringify(line)).not.toContain('37.2');
+    const first = await take(student);
+    expect(first.body).toMatchObject({ mode: 'read', shown: true });
+    expect((await take(student)).body.id).toBe(first.body.id);
+    expect((await student.get(`/api/bench/settings/${first.body.id}/schools`)).body.code).toBe(
+      'setting-open',
+    );
+    await answer(student, first.body.id, '42.2');
+    await answer(student, first.body.id, '37.2');
+    const seen = (await teacher.get(`${path}/show`)).body.show;
+    // The first answer counts; what was put right afterwards does not hide it.
+    expect(seen.answers).toMatchObject([
+      {
+        name: 'Delphi Marsh',
+        text: '42.2',
+        value: 42.2,
+        right: false,
+        causes: [expect.stringContaining('numbered line')],
+      },
+    ]);
+    const schools = await student.get(`/api/bench/settings/${first.body.id}/schools`);
+    expect(schools.body.schools).toMatchObject([
+      { preset: 'Chemistry bench', text: '37.2', from: '37.0', to: '37.4' },
+      {},
+      { preset: 'Half-division', text: '37.0', from: '37.0', to: '37.5' },
+      {},
+      {},
+    ]);
+  });
+
+  it('gives way to the next, and ends', async () => {
+    await teacher.post(`${path}/show`, { id: randomUUID(), kind: 'burette', model: 'burette-50-0_1' });
+    expect((await student.get('/api/show')).body.show.kind).toBe('burette');
+    expect((await teacher.delete(`${path}/show`)).status).toBe(200);
+    expect((await teacher.delete(`${path}/show`)).status).toBe(200);
+    expect((await student.get('/api/show')).body.show).toBeNull();
+  });
+
+  it('every instrument can be set to a number and shown by chance', async () => {
+    const { instruments } = (await teacher.get('/api/bench')).body;
+    for (const { kind, models } of instruments) {
+      const shown = await teacher.post(`${path}/show`, { id: randomUUID(), kind, model: models[0].id });
+      expect([kind, shown.status]).toEqual([kind, 200]);
+    }
+    await teacher.delete(`${path}/show`);
+  });
+
+  it.each([
+    ['off the scale', { ...cylinder, indicates: '80' }, /off the scale: it goes from 5 to 50 mL/],
+    ['not a number', { ...cylinder, indicates: '3..7' }, /second point/],
+    ['an unknown instrument', { kind: 'astrolabe', model: 'any' }, /no “astrolabe”/],
+    ['an unknown make', { ...cylinder, model: 'cylinder-7' }, /no graduated cylinder/],
+  ])('is refused when it is %s', async (_, body, sentence) => {
+    expect(await teacher.post(`${path}/show`, { id: randomUUID(), ...body })).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringMatching(sentence) },
+    });
+  });
+
+  it('is the staff’s to put and its class’s to take', async () => {
+    const { body } = await teacher.post(`${path}/show`, { id: randomUUID(), ...cylinder });
+    expect((await student.post(`${path}/show`, { id: randomUUID(), ...cylinder })).status).toBe(403);
+    expect((await student.get(`${path}/show`)).status).toBe(403);
+    expect((await harness.browser().get('/api/show')).status).toBe(401);
+    expect((await student.post(`/api/shows/${randomUUID()}/settings`, { id: randomUUID() })).status).toBe(
+      404,
+    );
+    expect((await teacher.post(`/api/shows/${body.show.id}/settings`, { id: randomUUID() })).status).toBe(
+      403,
+    );
+    await teacher.delete(`${path}/show`);
+  });
+});
+
+describe('a real station', () => {
+  it('is judged by the teacher’s reading and tolerance, and by the class’s digits', async () => {
+    const station = { ...cylinder, tag: 'C-07', reading: '31.4', tolerance: '0.5' };
+    const shown = await teacher.post(`${path}/station`, { id: randomUUID(), ...station });
+    expect(shown.body.show).toMatchObject({ tag: 'C-07', text: '31.4', question: 'Go to C-07 and read it.' });
+    const answers = [
+      ['Junia Fell', '31.9', 'right'],
+      ['Ivo Brack', '32.0', 'wrong'],
+      ['Kester Pike', '31.40', 'wrong'],
+    ] as const;
+    for (const [name, text, outcome] of answers) {
+      const reader = await harness.asStudent(name);
+      const setting = (await take(reader)).body;
+      expect(setting.picture).toEqual({ kind: 'graduated-cylinder', model: 'cylinder-50-1', tag: 'C-07' });
+      expect((await answer(reader, setting.id, text)).body.verdict.outcome).toBe(outcome);
+    }
+  });
+
+  it.each([
+    [{ reading: 'thirty' }, /reading cannot be read/],
+    [{ tolerance: '-1' }, /without a sign/],
+    [{ tag: ' ' }, /label/],
+  ])('with %j is refused', async (part, sentence) => {
+    const station = { ...cylinder, tag: 'C-07', reading: '31.4', tolerance: '0.5', ...part };
+    expect(await teacher.post(`${path}/station`, { id: randomUUID(), ...station })).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringMatching(sentence) },
+    });
+  });
+});
+
+describe('the scale in words', () => {
+  it('is told to whom the teacher allows it, without the answer', async () => {
+    const id = randomUUID();
+    const lay = async () =>
+      (await student.post('/api/bench/settings', { id, ...cylinder, mode: 'read' })).body.spoken;
+    expect(await lay()).toBeNull();
+    const { students } = (await teacher.get(`${path}/board`)).body;
+    const delphi = students.find(({ name }: { name: string }) => name === 'Delphi Marsh').id;
+    expect((await teacher.post(`${path}/students/${delphi}`, { spoken: true })).status).toBe(200);
+    const words = await lay();
+    expect(words.join(' ')).toMatch(/numbered line below the level is/);
+    expect(words.join(' ')).not.toContain('Together');
+    expect((await teacher.post(`${path}/students/${randomUUID()}`, { spoken: true })).status).toBe(404);
+    expect((await student.post(`${path}/students/${delphi}`, { spoken: true })).status).toBe(403);
+  });
+});
+
+describe('which instrument', () => {
+  it('computes what each would give, and names the plainest that is enough', async () => {
+    const { body } = await student.post('/api/bench/which', { size: '18', unit: 'mm', percent: '1' });
+    expect(body.plainest).toBe('vernier-10-9');
+    expect(body.choices[0]).toMatchObject({ model: 'micrometer-vernier', fits: true, enough: true });
+    const wide = await student.post('/api/bench/which', { size: '40', unit: 'mm', percent: '0.01' });
+    expect(wide.body.plainest).toBeNull();
+    expect(wide.body.choices.find(({ kind }: { kind: string }) => kind === 'micrometer').fits).toBe(false);
+    expect((await student.post('/api/bench/which', { size: 'x', unit: 'mm', percent: '1' })).status).toBe(
+      422,
+    );
+    expect((await student.post('/api/bench/which', { size: '1', unit: 'ell', percent: '1' })).status).toBe(
+      422,
+    );
+  });
+});
