@@ -9,3 +9,4 @@ export * from './uncertainty';
 export * from './density';
 export * from './record';
 export * from './evidence';
+export * from './drills';

@@ -41,10 +41,15 @@ export function figuresOf({ value, lastPlace }: Tracked): number {
   return rounded.isZero() ? 0 : Math.max(0, leadingPlace(rounded) - lastPlace + 1);
 }
 
-/** The tracked number rounded and written at its last place; an exact one in full. */
+/**
+ * The tracked number rounded and written at its last place; an exact one in full. A whole number that ends in a zero that
+ * counts gets a point, so that it can be read back: `20.`
+ */
 export function writeTracked(tracked: Tracked, rounding: Rounding = 'half-away'): string {
-  if (tracked.lastPlace === null) return tracked.value.toString();
-  return writeAtPlace(tracked.value, tracked.lastPlace, rounding);
+  const { value, lastPlace } = tracked;
+  if (lastPlace === null) return value.toString();
+  const text = writeAtPlace(value, lastPlace, rounding);
+  return lastPlace === 0 && /[1-9]\d*0$/.test(text) ? `${text}.` : text;
 }
 
 /** + and −: the coarsest last place governs. */

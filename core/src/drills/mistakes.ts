@@ -1,0 +1,145 @@
+import { Exact, leadingPlace, parseNumber, roundToPlace, tenTo, writeAtPlace } from '../figures';
+import { plain, type Mistake, type DrillItem } from './drill';
+
+/** Mistakes in written work that any item can have. Earlier ones are told before later ones. */
+export function commonMistakes(question: DrillItem): Mistake[] {
+  const { value, lastPlace, text } = question;
+  const place = lastPlace ?? -decimalsOf(text);
+  const right = roundToPlace(value, place);
+  return [
+    ...otherRounding(value, place),
+    ...truncated(value, place, right),
+    ...wholeDisplay(value, place),
+    ...zerosDropped(text),
+    ...tenfold(right, place),
+    ...figuresOff(value, place),
+    ...(value.isZero() ? [] : [reversedSign(text)]),
+    ...swapped(text),
+    ...slips(text),
+  ].filter((mistake) => mistake.text !== text);
+}
+
+const decimalsOf = (text: string): number => text.split('.')[1]?.length ?? 0;
+const write = (value: Exact, place: number): string => plain(writeAtPlace(value, place));
+
+const otherRounding = (value: Exact, place: number): Mistake[] => {
+  const [away, even] = (['half-away', 'half-even'] as const).map((rounding) =>
+    plain(writeAtPlace(value, place, rounding)),
+  );
+  if (away === even) return [];
+  return [away, even].map((text = '') => ({
+    code: 'other-rounding',
+    title: 'The tie was rounded the other way.',
+    look: 'The part that is cut off is exactly a half. Look up how your class rounds a tie.',
+    text,
+  }));
+};
+
+const truncated = (value: Exact, place: number, right: Exact): Mistake[] => {
+  const cut = value.div(tenTo(place)).trunc().times(tenTo(place));
+  return cut.eq(right)
+    ? []
+    : [
+        {
+          code: 'truncated',
+          title: 'The digits were cut off, not rounded.',
+          look: 'Look at the first digit that goes: from 5 on, the one before it goes up.',
+          text: write(cut, place),
+        },
+      ];
+};
+
+/** As a pocket calculator shows it: ten digits, its zeros at the end dropped. */
+const wholeDisplay = (value: Exact, place: number): Mistake[] => {
+  const display = value.toSignificantDigits(10);
+  return -display.decimalPlaces() >= place - 2
+    ? []
+    : [
+        {
+          code: 'whole-display',
+          title: 'That is the whole display of the calculator.',
+          look: 'The data do not justify so many digits. Which of them limits the result?',
+          text: display.toFixed(),
+        },
+      ];
+};
+
+const zerosDropped = (text: string): Mistake[] =>
+  /\.\d*0$/.test(text) || text.endsWith('0.')
+    ? [
+        {
+          code: 'trailing-zeros-dropped',
+          title: 'A zero at the end is missing.',
+          look: 'A zero at the end is a figure too: it says that this digit was known.',
+          text: text.endsWith('.') ? text.slice(0, -1) : text.replace(/\.?0+$/, ''),
+        },
+      ]
+    : [];
+
+const tenfold = (right: Exact, place: number): Mistake[] =>
+  [-3, -2, -1, 1, 2, 3].map((power) => ({
+    code: 'factor-of-ten',
+    title: 'The point stands in the wrong place.',
+    look: 'The digits are right. Reckon roughly in your head: how large must it be?',
+    text: write(right.times(tenTo(power)), place + power),
+  }));
+
+const figuresOff = (value: Exact, place: number): Mistake[] =>
+  [1, -1, 2, -2].map((off) => ({
+    code: off > 0 ? 'too-few-figures' : 'too-many-figures',
+    title:
+      off > 0 ? 'It has fewer figures than the data justify.' : 'It has more figures than the data justify.',
+    look: 'The value is right. Count once more how far the data go.',
+    text: write(value, place + off),
+  }));
+
+const reversedSign = (text: string): Mistake => ({
+  code: 'sign-reversed',
+  title: 'The sign is the wrong way round.',
+  look: 'Which is taken from which?',
+  text: text.startsWith('-') ? text.slice(1) : `-${text}`,
+});
+
+const swapped = (text: string): Mistake[] =>
+  digitPlaces(text).flatMap((at, nth, all) => {
+    const next = all[nth + 1];
+    if (next === undefined || text[at] === text[next]) return [];
+    const characters = [...text];
+    [characters[at], characters[next]] = [text[next] ?? '', text[at] ?? ''];
+    return [
+      {
+        code: 'digits-swapped',
+        title: 'Two digits are swapped.',
+        look: 'Compare digit by digit with what you worked out.',
+        text: characters.join(''),
+      },
+    ];
+  });
+
+const slips = (text: string): Mistake[] =>
+  digitPlaces(text).flatMap((at) =>
+    [...'0123456789']
+      .filter((digit) => digit !== text[at])
+      .map((digit) => ({
+        code: 'slip-of-a-digit',
+        title: 'One digit is off.',
+        look: 'All digits but one are right. Reckon it once more.',
+        text: `${text.slice(0, at)}${digit}${text.slice(at + 1)}`,
+      })),
+  );
+
+/** Where the digits of a number stand, those of a power of ten left out. */
+const digitPlaces = (text: string): number[] => {
+  const end = text.indexOf('×') < 0 ? text.length : text.indexOf('×');
+  return [...text.slice(0, end)].flatMap((character, at) => (/\d/.test(character) ? [at] : []));
+};
+
+/** Two writings of one number: the same value, known to the same place. */
+export function sameWriting(a: string, b: string): boolean {
+  const [left, right] = [parseNumber(a), parseNumber(b)];
+  if (!left.ok || !right.ok) return false;
+  return left.number.value.eq(right.number.value) && left.number.lastPlace === right.number.lastPlace;
+}
+
+export const firstPlace = (value: Exact): number => leadingPlace(value);
+export const exact = (value: number | string): Exact => new Exact(value);
