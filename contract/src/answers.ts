@@ -1,5 +1,6 @@
 import type {
   Conventions,
+  DrillVerdict,
   Entry,
   Investigation,
   Choice,
@@ -90,6 +91,51 @@ export interface SettingAnswer {
   readonly triesLeft: number;
 }
 
+export interface ConventionsAnswer {
+  readonly conventions: Conventions;
+}
+
+export interface DrillsAnswer {
+  readonly drills: readonly {
+    readonly kind: string;
+    readonly name: string;
+    readonly about: string;
+    readonly skill: Skill;
+  }[];
+}
+
+export interface DrillAttemptAnswer {
+  readonly id: string;
+  readonly text: string;
+  readonly unit: string;
+  readonly verdict: DrillVerdict;
+  readonly triesLeft: number;
+  /** Told only once the item is finished. */
+  readonly solution: {
+    readonly text: string;
+    readonly unit: string;
+    readonly working: readonly string[];
+  } | null;
+}
+
+export interface DrillAnswer {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly prompt: string;
+  readonly given: readonly string[];
+  readonly unitChoices: readonly string[];
+  readonly attempts: readonly DrillAttemptAnswer[];
+  readonly triesLeft: number;
+}
+
+export interface CalculationAnswer {
+  readonly id: string;
+  readonly expression: string;
+  readonly result: string;
+  readonly keeper: string;
+}
+
 export interface SchoolsAnswer {
   readonly schools: readonly SchoolsView[];
 }
@@ -174,6 +220,8 @@ export interface LogbookAnswer {
   readonly readers: readonly string[];
   /** In the order in which they arrived. */
   readonly entries: readonly Entry[];
+  /** Calculations that were kept here, in the order in which they were. */
+  readonly calculations: readonly CalculationAnswer[];
   readonly mayWrite: boolean;
 }
 

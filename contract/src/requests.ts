@@ -70,6 +70,16 @@ export const newAttempt = object({
     .default(null),
 }).noUnknown();
 
+export const newDrill = object({ id: clientId, kind: needed('kind of drill', 40) }).noUnknown();
+
+export const newDrillAttempt = object({
+  id: clientId,
+  text: shortText('answer', 60).defined('The answer is missing.'),
+  unit: shortText('unit', 24).defined('The unit is missing.'),
+}).noUnknown();
+
+export const newCalculation = object({ id: clientId, expression: needed('calculation', 2000) }).noUnknown();
+
 export const newShow = object({
   id: clientId,
   kind: needed('kind of instrument', 40),
@@ -134,6 +144,9 @@ export type TeacherSignIn = InferType<typeof teacherSignIn>;
 export type StudentSignIn = InferType<typeof studentSignIn>;
 export type NewSetting = InferType<typeof newSetting>;
 export type NewAttempt = InferType<typeof newAttempt>;
+export type NewDrill = InferType<typeof newDrill>;
+export type NewDrillAttempt = InferType<typeof newDrillAttempt>;
+export type NewCalculation = InferType<typeof newCalculation>;
 export type NewShow = InferType<typeof newShow>;
 export type NewStationShow = InferType<typeof newStationShow>;
 export type WhichInstrument = InferType<typeof whichInstrument>;

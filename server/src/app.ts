@@ -12,6 +12,7 @@ import { benchRoutes } from './bench/routes';
 import { classroomRoutes } from './classroom/routes';
 import { sameOriginOnly } from './http/origin';
 import { Problem } from './http/problem';
+import { figuresRoutes } from './figures/routes';
 import { feedRoutes } from './feed/routes';
 import { liveRoutes } from './live/routes';
 import { logbookRoutes } from './logbook/routes';
@@ -103,6 +104,7 @@ function apiRouter(services: Services, { sessionSecret, pool, secureCookie }: Ap
     benchRoutes,
     showRoutes,
     feedRoutes,
+    figuresRoutes,
     logbookRoutes,
     classroomRoutes,
     liveRoutes,

@@ -24,6 +24,27 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./bench/Station')).Station }),
       },
       {
+        path: 'figures',
+        lazy: async () => ({ Component: (await import('./figures/Workbench')).Workbench }),
+      },
+      {
+        path: 'figures/drills',
+        lazy: async () => ({ Component: (await import('./figures/Drills')).Drills }),
+      },
+      {
+        path: 'figures/drills/:itemId',
+        lazy: async () => ({ Component: (await import('./figures/DrillPage')).DrillPage }),
+      },
+      {
+        path: 'figures/rearrange',
+        lazy: async () => ({ Component: (await import('./figures/Rearrange')).Rearrange }),
+      },
+      {
+        path: 'figures/spot',
+        lazy: async () => ({ Component: (await import('./figures/SpotTheFault')).SpotTheFault }),
+      },
+      { path: 'figures/cards', lazy: async () => ({ Component: (await import('./figures/Cards')).Cards }) },
+      {
         path: 'logbook',
         lazy: async () => ({ Component: (await import('./logbook/LogbookIndex')).LogbookIndex }),
       },

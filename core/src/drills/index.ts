@@ -37,3 +37,5 @@ export * from './drill';
 export * from './mistakes';
 export * from './check';
 export * from './makeItem';
+export * from './rearranging';
+export * from './spotTheFault';

@@ -86,11 +86,7 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['12.0 cm − 5.0 mm', '11.5 cm', '5.0 mm is 0.50 cm'],
   ['1.0 in + 1.00 cm', '1.4 in', '1.00 cm is 0.394 in; tenths govern'],
   ['3.0 m / 1.5 s', '2.0 m/s', 'two figures'],
-  [
-    '60 s + 1 min',
-    '1.2×10^2 s',
-    '60 has one figure, its place is tens; 1 min is 60 s known to tens',
-  ],
+  ['60 s + 1 min', '1.2×10^2 s', '60 has one figure, its place is tens; 1 min is 60 s known to tens'],
   ['50.0 mL − 49.2 mL', '0.8 mL', 'one figure is left'],
   ['(84.00 g − 62.15 g) / 25.0 mL', '0.874 g/mL', '21.85/25.0, three figures'],
   ['4.2 g × 3!', '13 g', 'two figures of 4.2: 12.6 → 13'],

@@ -6,3 +6,4 @@ export * from './expression';
 export * from './evaluate';
 export * from './convert';
 export * from './tex';
+export * from './cards';

@@ -2,3 +2,4 @@ export * from './investigation';
 export * from './table';
 export * from './advice';
 export * from './outcome';
+export * from './secondLook';

@@ -1,4 +1,4 @@
-import type { Conventions, Investigation, Setting, Verdict } from '@green-beam/core';
+import type { Conventions, DrillVerdict, Investigation, Setting, Verdict } from '@green-beam/core';
 import type { Role, StaffRole } from '@green-beam/contract';
 import { DataTypes, Sequelize, type Model, type ModelAttributes, type ModelStatic } from 'sequelize';
 
@@ -84,6 +84,30 @@ export interface AttemptRow extends Row {
   value?: number | null;
   /** The parts of the reading, as written, where they are written apart. */
   parts?: Readonly<Record<string, string>> | null;
+}
+export interface DrillItemRow extends Row {
+  id: string;
+  personId: string;
+  conventionsId: string | null;
+  kind: string;
+  level: number;
+  seed: number;
+}
+export interface DrillAttemptRow extends Row {
+  id: string;
+  itemId: string;
+  personId: string;
+  ordinal: number;
+  text: string;
+  unit: string;
+  verdict: DrillVerdict;
+}
+export interface KeptCalculationRow extends Row {
+  id: string;
+  logbookId: string;
+  personId: string;
+  expression: string;
+  result: string;
 }
 export interface InvestigationRow extends Row {
   id: string;
@@ -197,6 +221,30 @@ export function defineModels(sequelize: Sequelize) {
       divisionsOff: DOUBLE,
       value: DOUBLE,
       parts: JSONB,
+    }),
+    drillItems: table<DrillItemRow>('drill_items', {
+      id: id(),
+      personId: needed(UUID),
+      conventionsId: UUID,
+      kind: needed(TEXT),
+      level: needed(INTEGER),
+      seed: needed(INTEGER),
+    }),
+    drillAttempts: table<DrillAttemptRow>('drill_attempts', {
+      id: id(),
+      itemId: needed(UUID),
+      personId: needed(UUID),
+      ordinal: needed(INTEGER),
+      text: needed(TEXT),
+      unit: needed(TEXT),
+      verdict: needed(JSONB),
+    }),
+    keptCalculations: table<KeptCalculationRow>('kept_calculations', {
+      id: id(),
+      logbookId: needed(UUID),
+      personId: needed(UUID),
+      expression: needed(TEXT),
+      result: needed(TEXT),
     }),
     investigations: table<InvestigationRow>('investigations', {
       id: id(),

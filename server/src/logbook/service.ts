@@ -1,4 +1,5 @@
 import type {
+  CalculationAnswer,
   EntryAnswer,
   LogbookAnswer,
   LogbookLine,
@@ -6,7 +7,14 @@ import type {
   NewEntry,
   Who,
 } from '@green-beam/contract';
-import { kitOf, outcomeOf, tableOf, type Entry, type Investigation } from '@green-beam/core';
+import {
+  kitOf,
+  outcomeOf,
+  tableOf,
+  type Conventions,
+  type Entry,
+  type Investigation,
+} from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError } from 'sequelize';
 import { conventionsOfClass, membersOf } from '../classroom/membership';
@@ -120,6 +128,7 @@ export async function logbookFor(
     conventions: conventions.body,
     readers: members.map(({ name }) => name),
     entries: await entriesOf(database, logbookId),
+    calculations: await calculationsIn(database, logbookId),
     mayWrite: members.some(({ id }) => id === who.id),
   };
 }
@@ -200,6 +209,30 @@ async function readable(database: Database, who: Who, logbookId: string) {
   });
   if (!staff && !members.some(({ id }) => id === who.id)) throw new Problem('not-allowed');
   return { logbook, investigation, members };
+}
+
+/** The right to write in a logbook, with the conventions that it follows. @throws Problem */
+export async function mayWriteLogbook(
+  { database }: Services,
+  who: Who,
+  logbookId: string,
+): Promise<{ conventions: Conventions }> {
+  const { logbook, members } = await readable(database, who, logbookId);
+  if (!members.some(({ id }) => id === who.id)) throw new Problem('not-allowed');
+  const kept = await database.models.classConventions.findByPk(logbook.conventionsId);
+  if (!kept) throw new Problem('not-found');
+  return { conventions: kept.body };
+}
+
+async function calculationsIn({ models }: Database, logbookId: string): Promise<CalculationAnswer[]> {
+  const rows = await models.keptCalculations.findAll({ where: { logbookId }, order: [['createdAt', 'asc']] });
+  const people = await models.people.findAll({ where: { id: rows.map(({ personId }) => personId) } });
+  return rows.map(({ id, expression, result, personId }) => ({
+    id,
+    expression,
+    result,
+    keeper: people.find((person) => person.id === personId)?.name ?? '',
+  }));
 }
 
 /** The right to open a logbook, for the routes. @throws Problem */

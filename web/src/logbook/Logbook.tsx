@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { useBook, useLogbook } from './book';
+import { KeptCalculations } from './KeptCalculations';
 import { Method } from './Method';
 import { ResultCard } from './ResultCard';
 import { TrialTable } from './TrialTable';
@@ -39,6 +40,7 @@ function OpenBook({ answer }: { readonly answer: LogbookAnswer }) {
           ))}
           <TrialTable book={book} />
           <ResultCard book={book} />
+          <KeptCalculations calculations={answer.calculations} />
         </div>
         <Method investigation={investigation} />
       </div>

@@ -22,11 +22,13 @@ export function useSections(): readonly Section[] {
   const { role, classes } = useWho();
   const today = { to: '/', name: 'Today', letter: 't' };
   const bench = { to: '/bench', name: 'Bench', letter: 'b' };
-  if (role === 'student') return [today, bench, { to: '/logbook', name: 'Logbook', letter: 'l' }];
+  const figures = { to: '/figures', name: 'Figures', letter: 'f' };
+  if (role === 'student') return [today, bench, figures, { to: '/logbook', name: 'Logbook', letter: 'l' }];
   return [
     today,
     ...classes.slice(0, 1).map(({ id }) => ({ to: `/class/${id}`, name: 'Class', letter: 'c' })),
     bench,
+    figures,
   ];
 }
 

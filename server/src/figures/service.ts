@@ -1,0 +1,213 @@
+import type {
+  CalculationAnswer,
+  ConventionsAnswer,
+  DrillAnswer,
+  DrillAttemptAnswer,
+  DrillsAnswer,
+  NewCalculation,
+  NewDrill,
+  NewDrillAttempt,
+  Who,
+} from '@green-beam/contract';
+import {
+  checkDrill,
+  drillOf,
+  drills,
+  evaluate,
+  ExpressionProblem,
+  makeItem,
+  presetNamed,
+  skillOf,
+  writeQuantity,
+  type Conventions,
+  type DrillItem,
+  type FirstTry,
+} from '@green-beam/core';
+import { QueryTypes, UniqueConstraintError } from 'sequelize';
+import { orNotValid, triesAllowed } from '../bench/judging';
+import { conventionsFor } from '../classroom/membership';
+import type { DrillAttemptRow, DrillItemRow } from '../database/models';
+import { Problem } from '../http/problem';
+import { mayWriteLogbook } from '../logbook/service';
+import type { Services } from '../services';
+
+/** The conventions that the caller's own work follows. */
+export async function conventionsOf({ database }: Services, who: Who): Promise<ConventionsAnswer> {
+  return { conventions: (await conventionsFor(database, who)).body };
+}
+
+/** Every drill, with what the caller can do with each. */
+export async function drillsFor(services: Services, who: Who): Promise<DrillsAnswer> {
+  const tries = await firstTries(services, who);
+  return {
+    drills: drills.map(({ kind, name, about }) => ({ kind, name, about, skill: skillOf(kind, tries) })),
+  };
+}
+
+/** Lays out an item. A repeated request with the same id gives the same item. @throws Problem */
+export async function layOutDrill(
+  services: Services,
+  who: Who,
+  { id, kind }: NewDrill,
+): Promise<DrillAnswer> {
+  const { database, seed } = services;
+  const known = await database.models.drillItems.findByPk(id);
+  if (!known) {
+    const drill = orNotValid(() => drillOf(kind));
+    const conventions = await conventionsFor(database, who);
+    try {
+      await database.models.drillItems.create({
+        id,
+        personId: who.id,
+        conventionsId: conventions.id,
+        kind: drill.kind,
+        level: levelFor(drill.kind, await firstTries(services, who)),
+        seed: seed(),
+      });
+    } catch (error) {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+    }
+  }
+  return drillFor(services, who, id);
+}
+
+/** Difficulty follows evidence: plain items first, longer ones once these are steady. */
+function levelFor(kind: string, tries: readonly FirstTry[]): number {
+  const { state, tries: count } = skillOf(kind, tries);
+  if (state === 'steady') return 2;
+  return count >= 3 && tries.find((attempt) => attempt.kind === kind)?.right === true ? 1 : 0;
+}
+
+/** An item as it may be shown. @throws Problem */
+export async function drillFor(services: Services, who: Who, id: string): Promise<DrillAnswer> {
+  const { row, item, conventions } = await ownItem(services, who, id);
+  const attempts = await attemptsAt(services, id);
+  return {
+    id,
+    kind: row.kind,
+    name: drillOf(row.kind).name,
+    prompt: item.prompt,
+    given: item.given,
+    unitChoices: item.unitChoices,
+    attempts: attempts.map((attempt) => answerTo(item, conventions, attempt, attempts)),
+    triesLeft: closed(attempts) ? 0 : triesAllowed - attempts.length,
+  };
+}
+
+/** Checks one answer. What cannot be read costs no try. A repeated id is answered as before. @throws Problem */
+export async function answerDrill(
+  services: Services,
+  who: Who,
+  itemId: string,
+  { id, text, unit }: NewDrillAttempt,
+): Promise<DrillAttemptAnswer> {
+  const { models } = services.database;
+  const { item, conventions } = await ownItem(services, who, itemId);
+  const before = await attemptsAt(services, itemId);
+  const repeated = before.find((attempt) => attempt.id === id);
+  if (repeated) return answerTo(item, conventions, repeated, before);
+  if (closed(before)) throw new Problem('setting-closed');
+  const verdict = checkDrill(item, text, unit, conventions);
+  if (verdict.outcome === 'unreadable')
+    return { id, text, unit, verdict, triesLeft: triesAllowed - before.length, solution: null };
+  try {
+    const kept = await models.drillAttempts.create({
+      id,
+      itemId,
+      personId: who.id,
+      ordinal: before.length + 1,
+      text,
+      unit,
+      verdict,
+    });
+    return answerTo(item, conventions, kept, [...before, kept]);
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+    const again = await attemptsAt(services, itemId);
+    const twin = again.find((attempt) => attempt.id === id);
+    if (twin) return answerTo(item, conventions, twin, again);
+    if (await models.drillAttempts.findByPk(id)) throw new Problem('already-used');
+    return answerDrill(services, who, itemId, { id, text, unit });
+  }
+}
+
+/** Keeps a calculation in a logbook, reckoned anew by the class's conventions. @throws Problem */
+export async function keepCalculation(
+  services: Services,
+  who: Who,
+  logbookId: string,
+  { id, expression }: NewCalculation,
+): Promise<CalculationAnswer> {
+  const { models } = services.database;
+  const { conventions } = await mayWriteLogbook(services, who, logbookId);
+  let result: string;
+  try {
+    result = writeQuantity(evaluate(expression, conventions).result, conventions.rounding);
+  } catch (error) {
+    if (error instanceof ExpressionProblem) throw new Problem('not-valid', error.message);
+    throw error;
+  }
+  try {
+    await models.keptCalculations.create({ id, logbookId, personId: who.id, expression, result });
+  } catch (error) {
+    if (!(error instanceof UniqueConstraintError)) throw error;
+  }
+  const kept = await models.keptCalculations.findByPk(id);
+  if (!kept || kept.logbookId !== logbookId || kept.personId !== who.id) throw new Problem('already-used');
+  return { id, expression: kept.expression, result: kept.result, keeper: who.name };
+}
+
+async function ownItem(
+  { database }: Services,
+  who: Who,
+  id: string,
+): Promise<{ row: DrillItemRow; item: DrillItem; conventions: Conventions }> {
+  const { models } = database;
+  const row = await models.drillItems.findByPk(id);
+  if (!row) throw new Problem('not-found');
+  if (row.personId !== who.id) throw new Problem('not-allowed');
+  const kept = row.conventionsId === null ? null : await models.classConventions.findByPk(row.conventionsId);
+  const conventions = kept?.body ?? presetNamed('Chemistry bench');
+  return { row, conventions, item: makeItem(drillOf(row.kind), conventions, row.level, row.seed) };
+}
+
+const attemptsAt = ({ database }: Services, itemId: string): Promise<DrillAttemptRow[]> =>
+  database.models.drillAttempts.findAll({ where: { itemId }, order: [['ordinal', 'asc']] });
+
+const closed = (attempts: readonly DrillAttemptRow[]): boolean =>
+  attempts.length >= triesAllowed || attempts.some(({ verdict }) => verdict.outcome === 'right');
+
+function answerTo(
+  item: DrillItem,
+  _conventions: Conventions,
+  { id, text, unit, verdict, ordinal }: DrillAttemptRow,
+  attempts: readonly DrillAttemptRow[],
+): DrillAttemptAnswer {
+  const ended = closed(attempts.filter((other) => other.ordinal <= ordinal));
+  return {
+    id,
+    text,
+    unit,
+    verdict,
+    triesLeft: ended ? 0 : triesAllowed - ordinal,
+    solution: ended ? { text: item.text, unit: item.unit, working: item.working } : null,
+  };
+}
+
+/** First answers to drills, newest first: what evidence is drawn from. */
+async function firstTries({ database }: Services, { id }: Who): Promise<FirstTry[]> {
+  const rows = await database.sequelize.query<{ kind: string; verdict: DrillAttemptRow['verdict'] }>(
+    `select i.kind, a.verdict from drill_attempts a join drill_items i on i.id = a.item_id
+      where a.ordinal = 1 and a.person_id = :id order by a.created_at desc limit 500`,
+    { type: QueryTypes.SELECT, replacements: { id } },
+  );
+  return rows.map(({ kind, verdict }) => ({
+    kind,
+    right: verdict.outcome === 'right',
+    codes:
+      verdict.outcome === 'wrong' && verdict.causes.length === 1
+        ? verdict.causes.map(({ code }) => code)
+        : [],
+    divisionsOff: null,
+  }));
+}

@@ -1,0 +1,202 @@
+import { at, paths, type DrillAnswer, type DrillAttemptAnswer } from '@green-beam/contract';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { ToggleGroup } from 'radix-ui';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { Link, useParams } from 'react-router';
+import { call, sentenceFor } from '../api';
+import { useOutbox, useParcels } from '../outbox/OutboxContext';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { Figure, Stated } from '../ui/Figure';
+import { Loading, Trouble } from '../ui/Notice';
+import { describeWriting, ReadingField } from '../ui/ReadingField';
+import { useDrill } from './Drills';
+import { FiguresPage } from './Figures';
+
+/** One item: what is given, where the answer is written, and what is said of it. */
+export function DrillPage() {
+  const { itemId = '' } = useParams();
+  const drill = useQuery({
+    queryKey: ['drill', itemId],
+    queryFn: () => call<DrillAnswer>('GET', at(paths.drillItem, { itemId })),
+    staleTime: Infinity,
+  });
+  if (drill.data === undefined)
+    return drill.isError ? (
+      <Trouble error={drill.error} again={() => void drill.refetch()} />
+    ) : (
+      <Loading what="the item" />
+    );
+  return <OpenDrill key={itemId} drill={drill.data} />;
+}
+
+function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
+  const [text, setText] = useDraft(`${drill.id}/text`);
+  const [unit, setUnit] = useDraft(`${drill.id}/unit`);
+  const field = useRef<HTMLInputElement>(null);
+  const next = useDrill();
+  const tries = useDrillTries(drill.id);
+  const finished = drill.triesLeft === 0;
+  const latest = tries.unread ?? drill.attempts.at(-1);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (finished) return next.mutate(drill.kind);
+    if (text.trim() === '' || tries.waiting) return field.current?.focus();
+    tries.check(text, unit);
+    field.current?.select();
+  };
+  return (
+    <FiguresPage title={drill.name}>
+      <div className="grid gap-10 md:grid-cols-2">
+        <section aria-label="Given" className="bg-white p-6">
+          <h2 className="mb-4 text-xl">{drill.prompt}</h2>
+          <ul className="flex flex-col gap-2 text-2xl">
+            {drill.given.map((line, index) => (
+              <li key={index} className="font-mono">
+                {line.split(' ').map((word, nth) => (
+                  <span key={nth}>
+                    {nth > 0 && ' '}
+                    <Figure text={word} />
+                  </span>
+                ))}
+              </li>
+            ))}
+          </ul>
+        </section>
+        <form onSubmit={submit} className="flex flex-col gap-4">
+          <div className="flex flex-wrap items-end gap-4">
+            <ReadingField
+              ref={field}
+              size="large"
+              className="min-w-52 flex-1"
+              aria-label="Your answer"
+              autoFocus
+              readOnly={finished}
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+            {drill.unitChoices.length > 0 && (
+              <ToggleGroup.Root
+                type="single"
+                value={unit}
+                onValueChange={setUnit}
+                disabled={finished}
+                aria-label="Unit"
+                className="flex gap-1.5"
+              >
+                {drill.unitChoices.map((choice) => (
+                  <ToggleGroup.Item
+                    key={choice}
+                    value={choice}
+                    className="rounded-sm border border-edge bg-white px-3 py-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-white"
+                  >
+                    {choice}
+                  </ToggleGroup.Item>
+                ))}
+              </ToggleGroup.Root>
+            )}
+          </div>
+          <p className="-mt-2 text-sm text-soft">
+            {text.trim() === '' ? 'Write the number as your class writes it.' : describeWriting(text)}
+          </p>
+          {latest && !tries.waiting && <Said attempt={latest} />}
+          {tries.waiting && (
+            <p role="status">Your answer is kept, and checked as soon as the server answers.</p>
+          )}
+          {next.isError && (
+            <p role="alert" className="border-l-4 border-vermilion pl-3">
+              {sentenceFor(next.error)}
+            </p>
+          )}
+          <div className="flex flex-wrap items-center gap-4">
+            <Button look="main" type="submit" disabled={tries.waiting || next.isPending}>
+              {finished ? 'Next item' : 'Check answer'}
+            </Button>
+            {!finished && drill.attempts.length > 0 && (
+              <span className="text-sm text-soft">
+                {drill.triesLeft === 1
+                  ? 'One more try; then the answer is shown.'
+                  : `${drill.triesLeft} tries left.`}
+              </span>
+            )}
+            <Link to="/figures/drills" className="ml-auto text-sm underline underline-offset-4">
+              Another drill
+            </Link>
+          </div>
+        </form>
+      </div>
+    </FiguresPage>
+  );
+}
+
+function Said({ attempt: { verdict, solution, text, unit } }: { readonly attempt: DrillAttemptAnswer }) {
+  if (verdict.outcome === 'unreadable')
+    return (
+      <p role="status" className="border-l-4 border-brass-line pl-3">
+        {verdict.problem.message} This cost no try.
+      </p>
+    );
+  return (
+    <div role="status" className="flex flex-col gap-3">
+      <p className={verdict.outcome === 'right' ? 'font-bold text-beam' : 'font-bold text-vermilion'}>
+        <Stated text={`${text.trim()} ${unit}`} className="mr-3 font-normal text-ink" />
+        {verdict.outcome === 'right' ? 'Level: right.' : 'Not yet.'}
+      </p>
+      {verdict.outcome === 'wrong' && verdict.causes.length === 0 && (
+        <p>No known slip leads to this number. Reckon it once more, a step at a time.</p>
+      )}
+      {verdict.outcome === 'wrong' && verdict.causes.length > 1 && (
+        <p>More than one thing may be behind it.</p>
+      )}
+      {verdict.outcome === 'wrong' &&
+        verdict.causes.map(({ code, title, look }) => (
+          <p key={code}>
+            <strong>{title}</strong> {look}
+          </p>
+        ))}
+      {verdict.remarks.map((remark) => (
+        <p key={remark}>{remark}</p>
+      ))}
+      {solution && (
+        <ol className="ml-5 list-decimal border-t border-rule pt-3" aria-label="How it is worked out">
+          {solution.working.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}
+
+/** Answers go through the outbox, so that none is lost. */
+function useDrillTries(itemId: string) {
+  const outbox = useOutbox();
+  const queries = useQueryClient();
+  const path = at(paths.drillAttempts, { itemId });
+  const [unread, setUnread] = useState<DrillAttemptAnswer | null>(null);
+  const mine = useParcels().filter((parcel) => parcel.path === path);
+  useEffect(
+    () =>
+      outbox.onSent(({ parcel, answer }) => {
+        if (parcel.path !== path) return;
+        const attempt = answer as DrillAttemptAnswer;
+        if (attempt.verdict.outcome === 'unreadable') return setUnread(attempt);
+        setUnread(null);
+        queries.setQueryData<DrillAnswer>(
+          ['drill', itemId],
+          (drill) =>
+            drill && { ...drill, triesLeft: attempt.triesLeft, attempts: [...drill.attempts, attempt] },
+        );
+        void queries.invalidateQueries({ queryKey: ['drills'] });
+      }),
+    [outbox, path, queries, itemId],
+  );
+  return {
+    unread,
+    waiting: mine.some(({ refused }) => refused === undefined),
+    check: (text: string, unit: string) => {
+      const id = crypto.randomUUID();
+      outbox.add({ id, path, body: { id, text, unit } });
+    },
+  };
+}

@@ -1,0 +1,59 @@
+import { paths, type DrillAnswer, type DrillsAnswer } from '@green-beam/contract';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { call, sentenceFor } from '../api';
+import { Button } from '../ui/Button';
+import { Loading, Trouble } from '../ui/Notice';
+import { FiguresPage } from './Figures';
+
+/** Puts a new item before the reader. */
+export function useDrill() {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (kind: string) =>
+      call<DrillAnswer>('POST', paths.drillItems, { id: crypto.randomUUID(), kind }),
+    onSuccess: (item) => {
+      queries.setQueryData(['drill', item.id], item);
+      void navigate(`/figures/drills/${item.id}`);
+    },
+  });
+}
+
+/** Every drill, with what one can do with each. */
+export function Drills() {
+  const drills = useQuery({ queryKey: ['drills'], queryFn: () => call<DrillsAnswer>('GET', paths.drills) });
+  const take = useDrill();
+  if (drills.data === undefined)
+    return drills.isError ? (
+      <Trouble error={drills.error} again={() => void drills.refetch()} />
+    ) : (
+      <Loading what="the drills" />
+    );
+  return (
+    <FiguresPage title="Drills" aside="One item at a time; a slip is named, and you try again.">
+      {take.isError && (
+        <p role="alert" className="mb-3 border-l-4 border-vermilion pl-3">
+          {sentenceFor(take.error)}
+        </p>
+      )}
+      <ul className="grid gap-x-12 md:grid-cols-2">
+        {drills.data.drills.map(({ kind, name, about, skill }) => (
+          <li key={kind} className="flex items-center justify-between gap-4 border-b border-rule py-3.5">
+            <div>
+              <h2>{name}</h2>
+              <p className="text-soft">{about}</p>
+              <p className="text-sm">
+                <strong>{skill.state}</strong>
+                {skill.tries > 0 && <span className="text-soft">: {skill.reason}</span>}
+              </p>
+            </div>
+            <Button look="main" disabled={take.isPending} onClick={() => take.mutate(kind)}>
+              Practise<span className="sr-only"> {name}</span>
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </FiguresPage>
+  );
+}

@@ -1,0 +1,115 @@
+import {
+  checkRearranged,
+  lineTex,
+  rearrangings,
+  type Rearranging,
+  type RearrangingVerdict,
+} from '@green-beam/core';
+import { lazy, Suspense, useState, type FormEvent } from 'react';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { FiguresPage } from './Figures';
+
+const Tex = lazy(() => import('../ui/Tex'));
+
+/** Formulas to be solved for one of their letters: asked, checked, shown step by step. */
+export function Rearrange() {
+  const [at, setAt] = useState(0);
+  const item = rearrangings[at % rearrangings.length];
+  if (!item) return null;
+  return (
+    <FiguresPage title="Rearrange" aside="Solve a formula before you put numbers in.">
+      <OneFormula key={item.id} item={item} onNext={() => setAt(at + 1)} />
+    </FiguresPage>
+  );
+}
+
+function OneFormula({ item, onNext }: { readonly item: Rearranging; readonly onNext: () => void }) {
+  const [text, setText] = useDraft(`rearrange/${item.id}`);
+  const [verdict, setVerdict] = useState<RearrangingVerdict | null>(null);
+  const [steps, setSteps] = useState(0);
+  const right = verdict?.outcome === 'right';
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (right) return onNext();
+    if (text.trim() !== '') setVerdict(checkRearranged(item, text));
+  };
+  return (
+    <form onSubmit={submit} className="grid max-w-4xl gap-8 md:grid-cols-2">
+      <div className="bg-white p-6">
+        <Suspense fallback={null}>
+          <Tex tex={lineTex(item.formula)} />
+        </Suspense>
+        {item.steps.slice(0, right ? item.steps.length : steps).map(({ line, why }) => (
+          <div key={line}>
+            <p className="text-sm text-soft">{why}</p>
+            <Suspense fallback={null}>
+              <Tex tex={lineTex(line)} />
+            </Suspense>
+          </div>
+        ))}
+      </div>
+      <div className="flex flex-col gap-4">
+        <label className="text-xl">
+          {item.wanted} =
+          <input
+            value={text}
+            maxLength={200}
+            spellCheck={false}
+            autoComplete="off"
+            autoFocus
+            onChange={(event) => setText(event.target.value)}
+            className="mt-1 block w-full rounded-sm border-2 border-ink bg-white px-3 py-2 font-mono text-2xl"
+          />
+        </label>
+        <div role="group" aria-label="Letters" className="flex flex-wrap gap-2">
+          {[...item.names, '×', '/', '^2', 'π', '(', ')'].map((letter) => (
+            <Button key={letter} className="font-mono" onClick={() => setText(`${text}${letter}`)}>
+              {letter}
+            </Button>
+          ))}
+        </div>
+        {verdict && <Said verdict={verdict} />}
+        <div className="flex flex-wrap gap-3">
+          <Button look="main" type="submit">
+            {right ? 'Next formula' : 'Check it'}
+          </Button>
+          {!right && steps < item.steps.length && (
+            <Button onClick={() => setSteps(steps + 1)}>Show a step</Button>
+          )}
+          {!right && (
+            <Button look="quiet" onClick={onNext}>
+              Another formula
+            </Button>
+          )}
+        </div>
+      </div>
+    </form>
+  );
+}
+
+function Said({ verdict }: { readonly verdict: RearrangingVerdict }) {
+  if (verdict.outcome === 'right')
+    return (
+      <p role="status" className="font-bold text-beam">
+        Level: right.
+      </p>
+    );
+  if (verdict.outcome === 'unreadable')
+    return (
+      <p role="status" className="border-l-4 border-brass-line pl-3">
+        {verdict.message}
+      </p>
+    );
+  return (
+    <div role="status" className="flex flex-col gap-2">
+      <p className="font-bold text-vermilion">Not yet.</p>
+      {verdict.causes.length === 0 && <p>Do one thing at a time, the same on both sides.</p>}
+      {verdict.causes.map(({ code, title, look }) => (
+        <p key={code}>
+          <strong>{title}</strong> {look}
+        </p>
+      ))}
+    </div>
+  );
+}
