@@ -15,7 +15,7 @@ async function clean(page: Page): Promise<void> {
 for (const width of [1280, 390]) {
   test.describe(`at ${width} px`, () => {
     test.use({ viewport: { width, height: 800 } });
-    test.setTimeout(180_000);
+    test.setTimeout(300_000);
 
     test('axe finds nothing on the student’s screens', async ({ page }) => {
       await page.goto(baseUrl());
@@ -40,6 +40,33 @@ for (const width of [1280, 390]) {
         .getByRole('button', { name: /^Correct Mass/ })
         .first()
         .click();
+      await clean(page);
+    });
+
+    test('axe finds nothing in the workshop of figures', async ({ page }) => {
+      await signInStudent(page, 'Adaline Moor');
+      for (const [address, something] of [
+        ['/figures', 'Write a calculation with its units'],
+        ['/figures/drills', 'Count the figures'],
+        ['/figures/rearrange', 'Solve a formula before you put numbers in.'],
+        ['/figures/spot', 'Judge my marks'],
+        ['/figures/cards', 'Which digits count'],
+        ['/bench/which', 'Wanted relative uncertainty, %'],
+        ['/bench/balance', 'Take reading'],
+      ] as const) {
+        await page.goto(baseUrl() + address);
+        await page.getByText(something).first().waitFor();
+        await clean(page);
+      }
+      await page.goto(`${baseUrl()}/figures`);
+      await page.getByLabel('Write a calculation with its units').fill('84.00 g / 25.0 mL');
+      await page.locator('.katex').first().waitFor();
+      await clean(page);
+      await page.goto(`${baseUrl()}/figures/drills`);
+      await page.getByRole('button', { name: 'Practise Round' }).click();
+      await page.getByLabel('Your answer').fill('1');
+      await page.keyboard.press('Enter');
+      await page.getByText('tries left').waitFor();
       await clean(page);
     });
 
@@ -69,6 +96,10 @@ for (const width of [1280, 390]) {
         .first()
         .click();
       await clean(page);
+      await page.getByRole('link', { name: 'Show a setting' }).click();
+      await page.getByRole('heading', { name: 'Show another' }).waitFor();
+      await clean(page);
+      await page.goBack();
       await page.getByRole('link', { name: 'Roster and slips' }).click();
       await page.getByRole('button', { name: 'Make new slips for everyone' }).click();
       await clean(page);

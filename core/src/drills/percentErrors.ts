@@ -1,5 +1,5 @@
 import { percentError } from '../density/percentError';
-import { divide, Exact, leadingPlace, parseNumber, subtract, writeAtPlace } from '../figures';
+import { divide, type Exact, leadingPlace, parseNumber, subtract, writeAtPlace } from '../figures';
 import { ask, draw, plain, type Drill } from './drill';
 import { tracked } from './sums';
 

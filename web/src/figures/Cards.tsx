@@ -36,7 +36,7 @@ export function Cards() {
                     <tr key={given}>
                       <td className="pr-4 font-mono">{given}</td>
                       <td className="font-mono">
-                        <Figure text={result} />
+                        {/figures?$/.test(result) ? result : <Figure text={result} />}
                       </td>
                     </tr>
                   ))}

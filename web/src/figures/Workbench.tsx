@@ -42,11 +42,14 @@ function OpenWorkbench({ own }: { readonly own: Conventions }) {
   const [text, setText] = useDraft('workbench');
   const [rounding, setRounding] = useDraft('workbench/rounding');
   const [when, setWhen] = useDraft('workbench/when');
-  const conventions = {
-    ...own,
-    ...(rounding === '' ? {} : { rounding: rounding as Conventions['rounding'] }),
-    ...(when === '' ? {} : { roundWhen: when as Conventions['roundWhen'] }),
-  };
+  const conventions = useMemo(
+    () => ({
+      ...own,
+      ...(rounding === '' ? {} : { rounding: rounding as Conventions['rounding'] }),
+      ...(when === '' ? {} : { roundWhen: when as Conventions['roundWhen'] }),
+    }),
+    [own, rounding, when],
+  );
   const fieldId = useId();
   const reckoned = useMemo(() => tryReckoning(text, conventions), [text, conventions]);
   const select = 'rounded-sm border border-edge bg-white px-2 py-1.5';
