@@ -83,8 +83,8 @@ export interface SettingAnswer {
   readonly picture: Picture;
   /** The columns that the class writes the reading in; empty where it is written as one number. */
   readonly parts: readonly { readonly key: string; readonly heading: string; readonly unit: string }[];
-  /** The scale near the pointer in words, for whom the teacher allowed it. */
-  readonly spoken: readonly string[] | null;
+  /** True where the teacher allows the scale near the pointer to be told in words. */
+  readonly mayHear: boolean;
   /** True for a go at what the teacher shows. */
   readonly shown: boolean;
   readonly attempts: readonly AttemptAnswer[];
@@ -134,6 +134,10 @@ export interface CalculationAnswer {
   readonly expression: string;
   readonly result: string;
   readonly keeper: string;
+}
+
+export interface WordsAnswer {
+  readonly words: readonly string[];
 }
 
 export interface SchoolsAnswer {

@@ -8,6 +8,7 @@ export const paths = {
   settings: '/api/bench/settings',
   setting: '/api/bench/settings/:settingId',
   attempts: '/api/bench/settings/:settingId/attempts',
+  words: '/api/bench/settings/:settingId/words',
   schools: '/api/bench/settings/:settingId/schools',
   which: '/api/bench/which',
   show: '/api/show',

@@ -80,6 +80,8 @@ export const newDrillAttempt = object({
 
 export const newCalculation = object({ id: clientId, expression: needed('calculation', 2000) }).noUnknown();
 
+export const askedWords = object({ hands }).noUnknown();
+
 export const newShow = object({
   id: clientId,
   kind: needed('kind of instrument', 40),

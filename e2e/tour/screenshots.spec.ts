@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { resolve } from 'node:path';
 import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
 import { readRightly, settingShown } from '../support/reading';
@@ -72,8 +72,66 @@ test('more of the bench', async ({ page }) => {
   await shoot(page, 'bench-caliper');
   await lay('Read', 'micrometer', 'micrometer-vernier');
   await shoot(page, 'bench-micrometer');
-  await lay('Handle', 'thermometer', 'thermometer-0_5');
-  await page.getByText('The column rests.').waitFor({ timeout: 30_000 });
+});
+
+/** The other instruments on one sheet: each as it stands on the bench, three in a row. */
+test('a sheet of instruments', async ({ page, browser }) => {
+  test.setTimeout(180_000);
+  await signInStudent(page, 'Rhoswen Kite');
+  const pictures: string[] = [];
+  const sheet = [
+    ['Read', 'ruler', 'ruler-mm'],
+    ['Read', 'thermometer', 'thermometer-0_5'],
+    ['Read', 'electronic balance', 'electronic-0_01'],
+    ['Handle', 'four-beam balance', 'four-beam-310'],
+    ['Read', 'digital caliper', 'digital-mm'],
+    ['Handle', 'burette', 'burette-50-0_1'],
+    ['Read', 'graduated pipette', 'graduated-pipette-10'],
+    ['Handle', 'volumetric pipette', 'volumetric-pipette-10'],
+    ['Read', 'squeeze pipette', 'squeeze-drops'],
+    ['Read', 'beaker or conical flask', 'conical-250'],
+    ['Handle', 'volumetric flask', 'volumetric-flask-100'],
+    ['Read', 'hydrometer', 'hydrometer-980'],
+  ] as const;
+  for (const [mode, name, model] of sheet) {
+    await page.goto(`${baseUrl()}/bench`);
+    const which = page.getByLabel(`Which ${name}`);
+    if (await which.count()) await which.selectOption(model);
+    await page.getByRole('button', { name: `${mode} the ${name}` }).click();
+    const stage = page.locator('svg[role="group"]');
+    await stage.waitFor();
+    await page.evaluate(() => document.fonts.ready);
+    pictures.push((await stage.screenshot({ animations: 'disabled' })).toString('base64'));
+  }
+  const paper = await (await browser.newContext({ viewport: { width: 1280, height: 1160 } })).newPage();
+  const images = pictures.map(
+    (data) => `<img style="width:100%;background:#12302a" src="data:image/png;base64,${data}">`,
+  );
+  await paper.setContent(
+    `<body style="margin:0;padding:8px;display:grid;gap:8px;grid-template-columns:repeat(4,1fr)">${images.join('')}</body>`,
+  );
+  await paper.locator('img').last().waitFor();
+  await paper.locator('body').screenshot({ path: resolve(folder, 'bench-sheet.png') });
+  await paper.context().close();
+});
+
+test('the workshop of figures', async ({ page }) => {
+  await signInStudent(page, 'Delphi Marsh');
+  await page.getByRole('link', { name: 'Figures' }).click();
+  await page.getByLabel('Write a calculation with its units').fill('(46 g − 41.18 g) / 2.50 mL');
+  await page.locator('.katex').nth(2).waitFor();
+  await shoot(page, 'figures-workbench');
+  await page.getByRole('link', { name: 'Drills' }).click();
+  await page.getByRole('button', { name: 'Practise Clock times' }).click();
+  await page.getByLabel('Your answer').fill('12.5 min');
+  await page.keyboard.press('Enter');
+  await page.getByText('2 tries left.').waitFor();
+  await shoot(page, 'figures-drill');
+  await page.goto(`${baseUrl()}/figures/spot`);
+  await page.getByRole('button', { name: /of trial 1/ }).first().click();
+  await page.getByText('what is wrong?').waitFor();
+  await shoot(page, 'figures-spot');
+});
   await shoot(page, 'bench-thermometer');
   await lay('Read', 'electronic balance', 'electronic-0_01');
   await shoot(page, 'bench-electronic-balance');
@@ -95,13 +153,40 @@ test('the logbook', async ({ page }) => {
   await shoot(page, 'logbook-working');
 });
 
-test('the teacher’s screens', async ({ page }) => {
+/** Some of the class answer what is shown. */
+async function answerAsClass(browser: Browser, texts: readonly string[]): Promise<void> {
+  const names = ['Adaline Moor', 'Corin Vale', 'Eskil Tarn', 'Fenna Holt', 'Hesper Lunt', 'Ivo Brack', 'Linnea Cray', 'Nerys Quill'];
+  for (const [at, text] of texts.entries()) {
+    const student = await (await browser.newContext()).newPage();
+    await signInStudent(student, names[at] ?? '');
+    await student.getByRole('button', { name: 'Read it' }).click();
+    await student.getByLabel('Your reading', { exact: true }).fill(`${text} mL`);
+    const sent = student.waitForResponse(/attempts/);
+    await student.keyboard.press('Enter');
+    await sent;
+    await student.context().close();
+  }
+}
+
+test('the teacher’s screens', async ({ page, browser }) => {
+  test.setTimeout(180_000);
   await signInTeacher(page);
   await page.getByText('At work today').waitFor();
   await shoot(page, 'today-teacher');
   await page.getByRole('link', { name: 'Class', exact: true }).click();
   await page.getByRole('heading', { name: '9 Tern, today' }).waitFor();
   await shoot(page, 'class');
+  await page.getByRole('link', { name: 'Show a setting' }).click();
+  await page.getByLabel('Instrument').selectOption('graduated-cylinder');
+  await page.getByLabel('Make').selectOption('cylinder-50-1');
+  await page.getByLabel('Set it to (empty: by chance)').fill('37.2');
+  await page.getByRole('button', { name: 'Show it to the class' }).click();
+  await page.getByText('No answer yet.').waitFor();
+  await answerAsClass(browser, ['37.2', '37.3', '37.1', '38.6', '37.2', '42.2', '38.5', '37.0']);
+  await page.getByText('8 answers.').waitFor();
+  await page.getByRole('button', { name: 'Reveal the answer' }).click();
+  await shoot(page, 'class-show');
+  await page.getByRole('link', { name: 'Class', exact: true }).click();
   await page.getByRole('link', { name: 'Roster and slips' }).click();
   await page.getByRole('button', { name: 'New slip for Adaline Moor' }).click();
   await page.getByText('One new slip.').waitFor();

@@ -19,7 +19,7 @@ export interface RulerModel extends Model {
 
 export interface RulerSetting extends Setting {
   readonly kind: 'ruler';
-  /** Where the object begins and ends on the scale, in the model's unit. It begins on a numbered line. */
+  /** Where the object begins and ends on the scale, in the model's unit. */
   readonly from: number;
   readonly to: number;
   /** How far the eye stands to the right of the object's end, in millimetres; left of it negative. */
@@ -101,6 +101,8 @@ export const ruler: Instrument<RulerSetting> = {
     return { ...setting, eyeMm: handNumber(hands, 'eyeMm', -rulerEyeReachMm, rulerEyeReachMm) };
   },
 
+  // A beginning between the lines has to be estimated as well.
+  estimates: (setting) => (beginsOnLine(setting) ? 1 : 2),
   indication: ({ from, to }) => to - from,
   observed: ({ to }) => to,
   correct: ({ from }, end) => end - from,
@@ -157,12 +159,18 @@ export const ruler: Instrument<RulerSetting> = {
   ] satisfies Misreading<RulerSetting>[],
 };
 
-/** A token on a rule, often not begun at the worn end; its beginning is always on a numbered line. */
+const beginsOnLine = (setting: RulerSetting): boolean => {
+  const lines = setting.from / scaleFor(setting).d;
+  return Math.abs(lines - Math.round(lines)) < 1e-6;
+};
+
+/** A token on a rule, often not begun at the worn end; now and then both of its ends lie between lines. */
 function laid(model: RulerModel, random: Random, eyeMm: number): RulerSetting {
   const { d, labelEvery, highest } = scaleOf(model);
   const labels = Math.round(highest / labelEvery);
   const begins = random.chance(0.5) ? 0 : random.pick([1, 1, 2]);
-  const from = begins * labelEvery;
+  const anywhere = random.chance(0.2) ? Math.round(random.between(0.1, 1.9) * 20) / 20 : null;
+  const from = Number(((anywhere ?? begins) * labelEvery).toPrecision(10));
   const longest = Math.min(highest - from, 8 * Math.max(labelEvery, 4 * d));
   const length = random.pick([
     () => random.between(labelEvery * 0.6, longest),

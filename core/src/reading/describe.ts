@@ -11,7 +11,9 @@ export function describeScale(
   found: Setting,
   conventions: Conventions,
 ): readonly string[] {
-  const { setting } = readingOf(instrument, found, conventions);
-  const { text } = expectReading(instrument, found, conventions);
+  const { setting, judging } = readingOf(instrument, found, conventions);
+  const { text, unit } = expectReading(instrument, found, conventions);
+  // A display has nothing to be counted: its digits are what there is to hear.
+  if (judging.judged === 'digits') return [`The display shows ${text} ${unit}.`];
   return instrument.buildUp(setting, text).filter((line) => !line.includes(text));
 }

@@ -1,8 +1,8 @@
-import { newAttempt, newSetting, paths, whichInstrument } from '@green-beam/contract';
+import { askedWords, newAttempt, newSetting, paths, whichInstrument } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route } from '../http/route';
 import type { Services } from '../services';
-import { benchFor, layOut, schoolsFor, settingFor, takeAttempt, whichFor } from './service';
+import { benchFor, layOut, schoolsFor, settingFor, takeAttempt, whichFor, wordsFor } from './service';
 
 export function benchRoutes(router: Router, services: Services): void {
   /** The services below look the setting up by its reader; this refuses others before the body is read. */
@@ -35,6 +35,14 @@ export function benchRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns,
     run: ({ who, params }) => settingFor(services, who, params['settingId'] ?? ''),
+  });
+  route(router, {
+    method: 'post',
+    path: paths.words,
+    allow: 'signed-in',
+    owns,
+    body: askedWords,
+    run: ({ who, params, body }) => wordsFor(services, who, params['settingId'] ?? '', body.hands),
   });
   route(router, {
     method: 'get',

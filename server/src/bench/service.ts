@@ -8,6 +8,7 @@ import type {
   WhichAnswer,
   WhichInstrument,
   Who,
+  WordsAnswer,
 } from '@green-beam/contract';
 import {
   chooseInstrument,
@@ -15,6 +16,7 @@ import {
   instrumentOf,
   makeSetting,
   modelOf,
+  NotReady,
   otherSchools,
   parseNumber,
   plainestEnough,
@@ -102,7 +104,7 @@ export async function layOutSetting(
 /** A setting as it may be shown to the one who reads it. @throws Problem */
 export async function settingFor(services: Services, who: Who, id: string): Promise<SettingAnswer> {
   const station = await ownStation(services, who, id);
-  const { row, instrument, setting, conventions } = station;
+  const { row, instrument, setting } = station;
   const attempts = await attemptsAt(services, id);
   const answers = attempts.map((attempt) => answerTo(station, attempt, attempts));
   return {
@@ -115,7 +117,7 @@ export async function settingFor(services: Services, who: Who, id: string): Prom
     unitChoices: instrument.unitChoices,
     picture: instrument.picture(setting),
     parts: partsOf(station).map(({ key, heading, unit }) => ({ key, heading, unit })),
-    spoken: (await maySpeak(services, who)) ? describeScale(instrument, setting, conventions) : null,
+    mayHear: await mayHear(services, who),
     shown: typeof row.showId === 'string',
     attempts: answers,
     triesLeft: answers.at(-1)?.triesLeft ?? triesAllowed,
@@ -174,6 +176,23 @@ export async function takeAttempt(
   return answerTo(station, kept, [...before, kept]);
 }
 
+/** The scale near the pointer in words, as the hands left it, for whom the teacher allows it. @throws Problem */
+export async function wordsFor(
+  services: Services,
+  who: Who,
+  id: string,
+  hands: NewAttempt['hands'],
+): Promise<WordsAnswer> {
+  if (!(await mayHear(services, who))) throw new Problem('not-allowed');
+  const station = await ownStation(services, who, id);
+  try {
+    return { words: describeScale(station.instrument, handled(station, { hands }), station.conventions) };
+  } catch (error) {
+    if (error instanceof NotReady) return { words: [error.message] };
+    throw error;
+  }
+}
+
 /** What each other school would have accepted, once the setting is finished. @throws Problem */
 export async function schoolsFor(services: Services, who: Who, id: string): Promise<SchoolsAnswer> {
   const station = await ownStation(services, who, id);
@@ -209,6 +228,6 @@ async function ownStation({ database }: Services, who: Who, id: string): Promise
 const attemptsAt = ({ database }: Services, settingId: string): Promise<AttemptRow[]> =>
   database.models.attempts.findAll({ where: { settingId }, order: [['ordinal', 'asc']] });
 
-async function maySpeak({ database }: Services, { id }: Who): Promise<boolean> {
+async function mayHear({ database }: Services, { id }: Who): Promise<boolean> {
   return (await database.models.classStudents.count({ where: { personId: id, spoken: true } })) > 0;
 }

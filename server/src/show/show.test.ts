@@ -146,16 +146,26 @@ describe('a real station', () => {
 
 describe('the scale in words', () => {
   it('is told to whom the teacher allows it, without the answer', async () => {
-    const id = randomUUID();
-    const lay = async () =>
-      (await student.post('/api/bench/settings', { id, ...cylinder, mode: 'read' })).body.spoken;
-    expect(await lay()).toBeNull();
+    const setting = (
+      await student.post('/api/bench/settings', { id: randomUUID(), ...cylinder, mode: 'read' })
+    ).body;
+    const ask = () => student.post(`/api/bench/settings/${setting.id}/words`, { hands: null });
+    expect(setting.mayHear).toBe(false);
+    expect((await ask()).status).toBe(403);
     const { students } = (await teacher.get(`${path}/board`)).body;
     const delphi = students.find(({ name }: { name: string }) => name === 'Delphi Marsh').id;
     expect((await teacher.post(`${path}/students/${delphi}`, { spoken: true })).status).toBe(200);
-    const words = await lay();
+    const { words } = (await ask()).body;
+    expect((await student.get(`/api/bench/settings/${setting.id}`)).body.mayHear).toBe(true);
     expect(words.join(' ')).toMatch(/numbered line below the level is/);
     expect(words.join(' ')).not.toContain('Together');
+    // What is still to be handled is told as such.
+    const screw = { id: randomUUID(), kind: 'micrometer', model: 'micrometer-plain', mode: 'handle' };
+    await student.post('/api/bench/settings', screw);
+    const open = await student.post(`/api/bench/settings/${screw.id}/words`, {
+      hands: { at: 24.9, locked: false },
+    });
+    expect(open.body.words).toMatchObject([expect.stringContaining('ratchet')]);
     expect((await teacher.post(`${path}/students/${randomUUID()}`, { spoken: true })).status).toBe(404);
     expect((await student.post(`${path}/students/${delphi}`, { spoken: true })).status).toBe(403);
   });

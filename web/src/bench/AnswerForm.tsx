@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
 import { useNavigate } from 'react-router';
 import type { Hands } from './apparatus/apparatus';
+import { InWords } from './InWords';
 import { OtherSchools } from './OtherSchools';
 import { PartColumns } from './PartColumns';
 import { useLayOut, useTries } from './setting';
@@ -53,16 +54,7 @@ export function AnswerForm({
             : 'Write it as your class writes readings, with its unit.'}
         </p>
       </div>
-      {setting.spoken && (
-        <details>
-          <summary className="cursor-pointer underline underline-offset-4">The scale in words</summary>
-          <ul className="mt-1 ml-5 list-disc">
-            {setting.spoken.map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-        </details>
-      )}
+      {setting.mayHear && <InWords settingId={setting.id} handsNow={handsNow} />}
       {setting.parts.length > 0 && (
         <PartColumns
           parts={setting.parts}

@@ -26,7 +26,8 @@ export function BenchIndex() {
   return (
     <Page title="Bench" aside="Take an instrument and read it. Every setting is a new one.">
       <ShowLine />
-      <p className="mb-4 flex flex-wrap gap-x-6 gap-y-1">
+      <p className="mb-4 flex flex-wrap items-center gap-x-6 gap-y-2">
+        <TakeSuggested bench={bench.data} />
         <Link to="which" className="underline underline-offset-4">
           Which instrument for this?
         </Link>
@@ -55,6 +56,28 @@ const partWords: Readonly<Record<ReadingSkill, string>> = {
   unit: 'the unit',
   handling: 'handling',
 };
+
+/** One press to what is shaky: or else to what was not seen yet, or not for long. */
+function TakeSuggested({ bench }: { readonly bench: BenchAnswer }) {
+  const layOut = useLayOut();
+  const suggested = bench.instruments.find(({ kind }) => kind === bench.suggestion?.kind);
+  if (!suggested) return null;
+  const { state } = suggested.skill;
+  return (
+    <Button
+      look="main"
+      disabled={layOut.isPending}
+      onClick={() => layOut.mutate({ kind: suggested.kind, mode: 'read' })}
+    >
+      {state === 'shaky'
+        ? 'Take what is shaky'
+        : state === 'steady'
+          ? 'Take one again'
+          : 'Take something new'}
+      : {suggested.name}
+    </Button>
+  );
+}
 
 function InstrumentLine({
   instrument,

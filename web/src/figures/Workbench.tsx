@@ -11,7 +11,7 @@ import {
   type ReckoningStep,
 } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useId, useMemo } from 'react';
+import { lazy, Suspense, useId, useMemo, useRef } from 'react';
 import { call } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Stated } from '../ui/Figure';
@@ -51,6 +51,7 @@ function OpenWorkbench({ own }: { readonly own: Conventions }) {
     [own, rounding, when],
   );
   const fieldId = useId();
+  const field = useRef<HTMLTextAreaElement>(null);
   const reckoned = useMemo(() => tryReckoning(text, conventions), [text, conventions]);
   const select = 'rounded-sm border border-edge bg-white px-2 py-1.5';
   return (
@@ -59,6 +60,7 @@ function OpenWorkbench({ own }: { readonly own: Conventions }) {
         Write a calculation with its units
       </label>
       <textarea
+        ref={field}
         id={fieldId}
         rows={2}
         value={text}
@@ -67,6 +69,20 @@ function OpenWorkbench({ own }: { readonly own: Conventions }) {
         placeholder={example}
         className="mb-2 block w-full rounded-sm border-2 border-ink bg-white px-3 py-2 font-mono text-xl"
       />
+      <div role="group" aria-label="Put into the calculation" className="mb-2 flex flex-wrap gap-1.5">
+        {pieces.map((piece) => (
+          <Button
+            key={piece}
+            className="px-2.5 py-1 font-mono text-sm"
+            onClick={() => {
+              setText(putIn(field.current, text, piece));
+              field.current?.focus();
+            }}
+          >
+            {piece.trim()}
+          </Button>
+        ))}
+      </div>
       <p className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 text-sm text-soft">
         <span>
           An exact number is marked: 3!. Powers with ^, and sqrt, log, ln, exp, sin, cos, mean, abs.
@@ -106,6 +122,30 @@ function OpenWorkbench({ own }: { readonly own: Conventions }) {
       )}
     </FiguresPage>
   );
+}
+
+const pieces = [
+  ' + ',
+  ' − ',
+  ' × ',
+  ' / ',
+  '^2',
+  '(',
+  ')',
+  '!',
+  'sqrt(',
+  'mean(',
+  'log(',
+  'π',
+  ' g',
+  ' cm³',
+  ' mL',
+] as const;
+
+/** The text with a piece put where the caret stands. */
+function putIn(field: HTMLTextAreaElement | null, text: string, piece: string): string {
+  const [from, to] = [field?.selectionStart ?? text.length, field?.selectionEnd ?? text.length];
+  return `${text.slice(0, from)}${piece}${text.slice(to)}`;
 }
 
 type Tried = { readonly problem: ExpressionProblem } | { readonly reckoning: Reckoning | null };

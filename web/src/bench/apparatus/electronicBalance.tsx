@@ -1,6 +1,5 @@
 import { flaws, type ElectronicBalancePicture } from '@green-beam/core';
 import {
-  displayText,
   ElectronicBalance,
   electronicBalanceView,
   isSteady,
@@ -85,9 +84,7 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
           )}
           <p role="status" className="ml-auto self-center text-sm">
             {flaw && `${flaw.seen} `}
-            {isSteady(state) && !drifts
-              ? `The display stands: ${displayText(balance, state)} g.`
-              : 'The digits move.'}
+            {isSteady(state) && !drifts ? 'The display stands.' : 'The digits move.'}
           </p>
         </>
       }
