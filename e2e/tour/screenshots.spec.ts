@@ -132,12 +132,6 @@ test('the workshop of figures', async ({ page }) => {
   await page.getByText('what is wrong?').waitFor();
   await shoot(page, 'figures-spot');
 });
-  await shoot(page, 'bench-thermometer');
-  await lay('Read', 'electronic balance', 'electronic-0_01');
-  await shoot(page, 'bench-electronic-balance');
-  await lay('Handle', 'ruler', 'ruler-mm');
-  await shoot(page, 'bench-ruler');
-});
 
 test('the logbook', async ({ page }) => {
   await signInStudent(page, 'Delphi Marsh');
