@@ -128,7 +128,10 @@ test('the workshop of figures', async ({ page }) => {
   await page.getByText('2 tries left.').waitFor();
   await shoot(page, 'figures-drill');
   await page.goto(`${baseUrl()}/figures/spot`);
-  await page.getByRole('button', { name: /of trial 1/ }).first().click();
+  await page
+    .getByRole('button', { name: /of trial 1/ })
+    .first()
+    .click();
   await page.getByText('what is wrong?').waitFor();
   await shoot(page, 'figures-spot');
 });
@@ -149,7 +152,16 @@ test('the logbook', async ({ page }) => {
 
 /** Some of the class answer what is shown. */
 async function answerAsClass(browser: Browser, texts: readonly string[]): Promise<void> {
-  const names = ['Adaline Moor', 'Corin Vale', 'Eskil Tarn', 'Fenna Holt', 'Hesper Lunt', 'Ivo Brack', 'Linnea Cray', 'Nerys Quill'];
+  const names = [
+    'Adaline Moor',
+    'Corin Vale',
+    'Eskil Tarn',
+    'Fenna Holt',
+    'Hesper Lunt',
+    'Ivo Brack',
+    'Linnea Cray',
+    'Nerys Quill',
+  ];
   for (const [at, text] of texts.entries()) {
     const student = await (await browser.newContext()).newPage();
     await signInStudent(student, names[at] ?? '');

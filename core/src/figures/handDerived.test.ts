@@ -123,7 +123,12 @@ describe('reckoning', () => {
     ['400. × 2.11', multiply(m('400.'), m('2.11')), '844', 'three figures'],
     ['3.0 × exactly 12', multiply(m('3.0'), exactly(12)), '36', 'a count never limits'],
     ['1.10 × exactly 2.54', multiply(m('1.10'), exactly('2.54')), '2.79', 'nor does a definition; 2.794'],
-    ['9.5 × 1.06', multiply(m('9.5'), m('1.06')), '10', '10.07 to two figures'],
+    [
+      '9.5 × 1.06',
+      multiply(m('9.5'), m('1.06')),
+      '10.',
+      '10.07 to two figures; the point says that the zero counts',
+    ],
     ['84.0 ÷ 10.0', divide(m('84.0'), m('10.0')), '8.40', 'three figures'],
     ['84.0 ÷ 9.8', divide(m('84.0'), m('9.8')), '8.6', 'two figures'],
     ['1.00 ÷ 3.00', divide(m('1.00'), m('3.00')), '0.333', 'three figures'],

@@ -153,7 +153,12 @@ async function makeReadings(models: Models, now: Date, within: Within): Promise<
 
 /** Seconds into a lesson that began at nine on a day, or a few minutes ago today. */
 function lessonTime(now: Date, daysAgo: number, seconds: number): Date {
-  if (daysAgo === 0) return new Date(now.getTime() - 12 * 60_000 + seconds * 1000);
+  if (daysAgo === 0) {
+    // Just after midnight the lesson has begun at midnight: it is today's all the same.
+    const midnight = new Date(now).setHours(0, 0, 0, 0);
+    const began = Math.max(midnight, now.getTime() - 12 * 60_000);
+    return new Date(Math.min(now.getTime(), began + seconds * 1000));
+  }
   const start = new Date(now);
   start.setDate(start.getDate() - daysAgo);
   start.setHours(9, 4, 0, 0);
