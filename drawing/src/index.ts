@@ -17,4 +17,5 @@ export * from './vernierCaliper';
 export * from './micrometer';
 export { LevelGauge, inWords as gaugeInWords, type Gauge } from './levelGauge';
 export { ReadersMark } from './readersMark';
+export { Budget } from './budget';
 export { DotPlot, type Dot } from './dotPlot';

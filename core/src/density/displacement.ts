@@ -10,13 +10,16 @@ import {
 } from '../figures';
 import { summarize, type Summary } from '../statistics';
 import {
+  largestSmallest,
   minus,
+  monteCarlo,
   over,
   plus,
   propagate,
   quadrature,
   worstCase,
   type Component,
+  type Dual,
   type Input,
   type Propagated,
 } from '../uncertainty';
@@ -66,12 +69,12 @@ export function densityByDisplacement(
   conventions: Conventions,
 ): DisplacementDensity {
   const trials = readings.map(trialDensity);
-  const summary = summarize(trials.map(({ density }) => density.result.value));
-  const lastPlace = Math.max(...trials.map(({ density }) => density.result.lastPlace ?? -Infinity));
+  const summary = summarize(trials.map((trial) => trial.density.result.value));
+  const lastPlace = Math.max(...trials.map((trial) => trial.density.result.lastPlace ?? -Infinity));
   const repeatPart = repeatPartOf(summary, conventions);
-  const instrument = instrumentParts(readings, balance, cylinder, conventions);
-  const combine = conventions.combining === 'worst-case' ? worstCase : quadrature;
-  const instrumentPart = combine(instrument.contributions);
+  const inputs = instrumentInputs(readings, balance, cylinder, conventions);
+  const instrument = propagate(density, inputs);
+  const instrumentPart = combined(instrument, inputs, conventions);
   return {
     trials,
     summary,
@@ -93,12 +96,33 @@ export function trialDensity(readings: DisplacementTrial): TrialDensity {
   return { trial: readings.trial, readings, volume, density: divide(measured(readings.mass), volume.result) };
 }
 
-function instrumentParts(
+/** ρ = m / (V₂ − V₁ + what the glass may be wrong by between the two marks). */
+const density = (input: (name: string) => Dual): Dual =>
+  over(input('mass'), plus(minus(input('after'), input('before')), input('between marks')));
+
+/** The instruments' part by the class's way of combining. */
+function combined({ contributions }: Propagated, inputs: readonly Input[], conventions: Conventions): number {
+  const ways: Record<Conventions['combining'], () => number> = {
+    'figures-only': () => quadrature(contributions),
+    'worst-case': () => worstCase(contributions),
+    quadrature: () => quadrature(contributions),
+    'largest-smallest': () => largestSmallest(density, inputs).half,
+    'monte-carlo': () =>
+      monteCarlo(density, inputs, { draws, seed: 1, standard: conventions.plusMinus === 'standard' })
+        .standardDeviation,
+  };
+  return ways[conventions.combining]();
+}
+
+/** Enough for two digits of an uncertainty. */
+const draws = 20_000;
+
+function instrumentInputs(
   readings: readonly DisplacementTrial[],
   balance: Gauge,
   cylinder: Gauge,
   conventions: Conventions,
-): Propagated {
+): Input[] {
   const meanOf = (pick: (trial: DisplacementTrial) => WrittenNumber) =>
     summarize(readings.map((trial) => pick(trial).value)).mean.toNumber();
   const reading = (gauge: Gauge, source: string): Component => ({
@@ -111,7 +135,7 @@ function instrumentParts(
     kind: 'tolerance',
     size: asStandard(Number(gauge.tolerance), conventions),
   });
-  const inputs: Input[] = [
+  return [
     {
       name: 'mass',
       value: meanOf(({ mass }) => mass),
@@ -137,10 +161,6 @@ function instrumentParts(
       components: [tolerance(cylinder, `tolerance of ${cylinder.tag ?? 'the cylinder'}`)],
     },
   ];
-  return propagate(
-    (input) => over(input('mass'), plus(minus(input('after'), input('before')), input('between marks'))),
-    inputs,
-  );
 }
 
 /** A half-width as it stands, or as the standard uncertainty of a rectangle, a/√3 (JCGM 100:2008, 4.3.7). */

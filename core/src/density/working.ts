@@ -128,8 +128,9 @@ const combiningWords: Record<Conventions['combining'], string> = {
   'figures-only': 'not combined',
   'worst-case': 'added, as if all were at their worst at once',
   quadrature: 'combined in quadrature',
-  'largest-smallest': 'combined in quadrature here',
-  'monte-carlo': 'combined in quadrature here',
+  'largest-smallest':
+    'each put at one end and the other, and half of what lies between the largest and the smallest result taken',
+  'monte-carlo': 'drawn by chance twenty thousand times, and the spread of the results taken',
 };
 
 const joinTex =

@@ -6,6 +6,7 @@ import {
   resultWorking,
   trialDensity,
   trialWorking,
+  type DisplacementDensity,
   type DisplacementTrial,
   type Gauge,
   type PercentError,
@@ -16,7 +17,7 @@ import type { Exact } from '../figures';
 import { parseNumber, writeTracked, writeAtPlace, type WrittenNumber } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import type { Summary } from '../statistics';
-import { writePlusMinus, type PlusMinus } from '../uncertainty';
+import { budgetOf, writePlusMinus, type BudgetLine, type PlusMinus } from '../uncertainty';
 import { columnKeys, kitOf, type ColumnKey, type Investigation } from './investigation';
 import { cellKey, type Cell } from './table';
 
@@ -42,6 +43,8 @@ export interface Result {
   /** What the logbook states: `(8.41 ± 0.06) g/cm³`, or `8.4 g/cm³` by figures. */
   readonly text: string;
   readonly percentError: PercentError | null;
+  /** What each source adds to the uncertainty, the largest first; empty where the class works by figures. */
+  readonly budget: readonly BudgetLine[];
   readonly working: readonly WorkingStep[];
 }
 
@@ -141,12 +144,19 @@ function resultOf(
     plusMinus,
     text: plusMinus?.text ?? `${meanText} ${unit}`,
     percentError: error,
+    budget: uncertainty ? budgetOf(sources(density)) : [],
     working: [
       ...resultWorking(density, plusMinus, conventions),
       ...(error && accepted ? [percentErrorWorking(error, accepted.text, meanText, conventions)] : []),
     ],
   };
 }
+
+/** The instruments' parts, and the scatter of the trials beside them. */
+const sources = ({ instrument, repeatPart }: DisplacementDensity) => [
+  ...instrument.contributions,
+  ...(repeatPart ? [{ source: 'scatter of the trials', amount: repeatPart.toNumber() }] : []),
+];
 
 /** An accepted value of 0 has no percent error, and one that is not a number is none. */
 function acceptedOf({ accepted }: Investigation): WrittenNumber | null {

@@ -1,3 +1,6 @@
 export * from './dual';
 export * from './propagate';
+export * from './corners';
+export * from './monteCarlo';
+export * from './budget';
 export * from './report';

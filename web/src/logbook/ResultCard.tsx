@@ -1,5 +1,5 @@
-import type { PercentError, Result } from '@green-beam/core';
-import { gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
+import type { BudgetLine, PercentError, Result } from '@green-beam/core';
+import { Budget, gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
 import { Figure, Stated } from '../ui/Figure';
 import type { Book } from './book';
 import { Working } from './Working';
@@ -40,11 +40,34 @@ export function ResultCard({ book }: { readonly book: Book }) {
           goodPercent={conventions.bands[0]?.upToPercent ?? 5}
         />
       )}
+      <Uncertainty result={result} />
       <Working title="Working of the result" steps={result.working} />
       <Working title="Working of each trial" steps={perTrial} />
     </section>
   );
 }
+
+/** Where the uncertainty comes from, and what would make it smaller. */
+function Uncertainty({ result: { budget, plusMinus } }: { readonly result: Result }) {
+  const [first] = budget;
+  if (!plusMinus || !first) return null;
+  return (
+    <div className="my-5 max-w-xl">
+      <h3 className="mb-1 font-bold">Where the ± comes from</h3>
+      <Budget lines={budget} />
+      <p className="mt-1 text-sm text-soft">
+        Shares of the variance. {adviceOn(first)} Halving a small share changes nothing that is written.
+      </p>
+    </div>
+  );
+}
+
+const adviceOn = ({ source, ifHalved }: BudgetLine): string =>
+  source === 'scatter of the trials'
+    ? `The trials scatter most: four times as many would make it about ${rounded(ifHalved)} g/cm³.`
+    : `Most is ${source}, which more trials do not make smaller: with half of it the ± would be about ${rounded(ifHalved)} g/cm³.`;
+
+const rounded = (value: number): string => String(globalThis.Number(value.toPrecision(2)));
 
 function Numbers({ result }: { readonly result: Result }) {
   const { n, meanText, spreadText, plusMinus } = result;

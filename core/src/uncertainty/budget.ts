@@ -1,0 +1,25 @@
+import type { Contribution } from './propagate';
+
+/** One line of a budget: what a source adds to the uncertainty of the result. */
+export interface BudgetLine {
+  readonly source: string;
+  /** Its part by itself, in the result's unit. */
+  readonly amount: number;
+  /** Its share of the variance, from 0 to 1. */
+  readonly share: number;
+  /** What the uncertainty would be if it were half as large. */
+  readonly ifHalved: number;
+}
+
+/** Shares of the variance, the largest first; a source that cancels has none. */
+export function budgetOf(contributions: readonly Pick<Contribution, 'source' | 'amount'>[]): BudgetLine[] {
+  const variance = contributions.reduce((sum, { amount }) => sum + amount ** 2, 0);
+  return contributions
+    .map(({ source, amount }) => ({
+      source,
+      amount: Math.abs(amount),
+      share: variance === 0 ? 0 : amount ** 2 / variance,
+      ifHalved: Math.sqrt(Math.max(0, variance - 0.75 * amount ** 2)),
+    }))
+    .sort((a, b) => b.share - a.share);
+}

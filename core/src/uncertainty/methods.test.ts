@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest';
+import {
+  budgetOf,
+  largestSmallest,
+  minus,
+  monteCarlo,
+  over,
+  plus,
+  power,
+  propagate,
+  quadrature,
+  times,
+  worstCase,
+  type Component,
+  type Dual,
+  type Input,
+} from '.';
+
+const input = (name: string, value: number, ...components: Component[]): Input => ({
+  name,
+  value,
+  components,
+});
+const part = (source: string, size: number, kind: Component['kind'] = 'reading'): Component => ({
+  source,
+  kind,
+  size,
+});
+
+describe('largest–smallest', () => {
+  it('finds the corners of a quotient', () => {
+    // m = 20.0 ± 0.2, V = 5.0 ± 0.5: 20.2/4.5 = 4.4889, 19.8/5.5 = 3.6.
+    const { smallest, largest, half } = largestSmallest(
+      (at) => over(at('m'), at('V')),
+      [input('m', 20, part('m', 0.2)), input('V', 5, part('V', 0.5))],
+    );
+    expect(smallest).toBeCloseTo(3.6, 12);
+    expect(largest).toBeCloseTo(20.2 / 4.5, 12);
+    expect(half).toBeCloseTo((20.2 / 4.5 - 3.6) / 2, 12);
+  });
+
+  it('moves together what shares a source: an offset vanishes from a difference', () => {
+    const both = [input('a', 30, part('zero', 0.1, 'offset')), input('b', 10, part('zero', 0.1, 'offset'))];
+    expect(largestSmallest((at) => minus(at('a'), at('b')), both).half).toBeCloseTo(0, 12);
+    expect(largestSmallest((at) => plus(at('a'), at('b')), both).half).toBeCloseTo(0.2, 12);
+  });
+
+  it('agrees with the worst case for a linear model, and refuses too many corners', () => {
+    const inputs = ['a', 'b', 'c'].map((name, at) => input(name, at, part(name, 0.1 * (at + 1))));
+    const model = (at: (name: string) => Dual) => minus(plus(at('a'), at('b')), at('c'));
+    expect(largestSmallest(model, inputs).half).toBeCloseTo(
+      worstCase(propagate(model, inputs).contributions),
+      12,
+    );
+    const many = Array.from({ length: 15 }, (_, at) => input(`x${at}`, 1, part(`x${at}`, 0.1)));
+    expect(() => largestSmallest((at) => at('x0'), many)).toThrow(RangeError);
+  });
+});
+
+describe('Monte Carlo', () => {
+  const density = (at: (name: string) => Dual) =>
+    over(times(at('m'), power(at('k'), 2)), minus(at('b'), at('a')));
+
+  it('agrees with quadrature for a linear model within four of its own standard errors', () => {
+    const inputs = [
+      input('a', 12, part('repeat of a', 0.3, 'repeat')),
+      input('b', 5, part('repeat of b', 0.2, 'repeat')),
+      input('c', 7, part('bound of c', 0.25)),
+    ];
+    const model = (at: (name: string) => Dual) => plus(minus(at('a'), at('b')), at('c'));
+    const draws = 40_000;
+    const { mean, standardDeviation } = monteCarlo(model, inputs, { draws, seed: 7, standard: false });
+    const exact = Math.hypot(0.3, 0.2, 0.25 / Math.sqrt(3));
+    expect(Math.abs(mean - 14)).toBeLessThan((4 * exact) / Math.sqrt(draws));
+    expect(Math.abs(standardDeviation - exact)).toBeLessThan((4 * exact) / Math.sqrt(2 * draws));
+  });
+
+  it('is the same for the same seed, and its interval holds 95 of 100', () => {
+    const inputs = [
+      input('m', 84, part('m', 0.05)),
+      input('k', 1, part('k', 0.001)),
+      input('a', 50, part('a', 0.2)),
+      input('b', 60, part('b', 0.2)),
+    ];
+    const run = (seed: number) => monteCarlo(density, inputs, { draws: 20_000, seed, standard: false });
+    expect(run(3)).toEqual(run(3));
+    expect(run(3).mean).not.toBe(run(4).mean);
+    const { low, high, mean, standardDeviation } = run(3);
+    expect(low).toBeLessThan(mean);
+    expect((high - low) / standardDeviation).toBeGreaterThan(3.2);
+    expect((high - low) / standardDeviation).toBeLessThan(4.1);
+    const u = quadrature(propagate(density, inputs).contributions) / Math.sqrt(3);
+    expect(standardDeviation / u).toBeGreaterThan(0.97);
+    expect(standardDeviation / u).toBeLessThan(1.03);
+  });
+
+  it('keeps a tiny spread on a large mean', () => {
+    const inputs = [input('a', 1e9, part('a', 1e-3, 'repeat'))];
+    const { standardDeviation } = monteCarlo((at) => at('a'), inputs, {
+      draws: 20_000,
+      seed: 1,
+      standard: false,
+    });
+    expect(standardDeviation / 1e-3).toBeCloseTo(1, 1);
+  });
+});
+
+it('a budget has the largest share first, its shares sum to one, and halving is reckoned', () => {
+  const lines = budgetOf([
+    { source: 'small', amount: 0.3 },
+    { source: 'large', amount: -0.4 },
+    { source: 'gone', amount: 0 },
+  ]);
+  expect(lines.map(({ source }) => source)).toEqual(['large', 'small', 'gone']);
+  expect(lines.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 12);
+  // 0.4 halved: √(0.2² + 0.3²).
+  expect(lines[0]!.ifHalved).toBeCloseTo(Math.hypot(0.2, 0.3), 12);
+  expect(budgetOf([{ source: 'none', amount: 0 }])[0]!.share).toBe(0);
+});

@@ -1,0 +1,52 @@
+import type { BudgetLine } from '@green-beam/core';
+import { scaleLinear } from 'd3-scale';
+import { figureFont, ink, textFont } from './ink';
+
+const [width, rowHeight, labelWidth] = [560, 30, 250] as const;
+
+/** What each source adds to an uncertainty: its share of the variance as a bar, the largest first. */
+export function Budget({ lines }: { readonly lines: readonly BudgetLine[] }) {
+  const x = scaleLinear([0, 1], [labelWidth, width - 60]);
+  const height = lines.length * rowHeight + 8;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      width="100%"
+      role="img"
+      aria-label={lines.map(({ source, share }) => `${source}: ${percent(share)}`).join('; ')}
+      style={{ maxWidth: width }}
+    >
+      {lines.map(({ source, share }, at) => {
+        const y = at * rowHeight + 6;
+        return (
+          <g key={source}>
+            <text
+              x={labelWidth - 10}
+              y={y + 15}
+              textAnchor="end"
+              fontSize={14}
+              fontFamily={textFont}
+              fill={ink.ink}
+            >
+              {source}
+            </text>
+            <rect
+              x={labelWidth}
+              y={y}
+              width={Math.max(1, x(share) - labelWidth)}
+              height={rowHeight - 10}
+              fill={at === 0 ? ink.brass : ink.water}
+            />
+            <text x={x(share) + 8} y={y + 15} fontSize={14} fontFamily={figureFont} fill={ink.ink}>
+              {percent(share)}
+            </text>
+          </g>
+        );
+      })}
+      <line x1={labelWidth} x2={labelWidth} y1={0} y2={height} stroke={ink.ink} />
+    </svg>
+  );
+}
+
+const percent = (share: number): string =>
+  share > 0 && share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
