@@ -1,16 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import { clean } from '../support/axe';
 import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
-import { instrumentNames } from '../support/reading';
-
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`),
-  ).toEqual([]);
-}
 
 for (const width of [1280, 390]) {
   test.describe(`at ${width} px`, () => {
@@ -68,22 +57,6 @@ for (const width of [1280, 390]) {
       await page.keyboard.press('Enter');
       await page.getByText('tries left').waitFor();
       await clean(page);
-    });
-
-    test('axe finds nothing at any instrument', async ({ page }) => {
-      await signInStudent(page, 'Adaline Moor');
-      for (const name of instrumentNames.flatMap((instrument) => [
-        `Read the ${instrument}`,
-        `Handle the ${instrument}`,
-      ])) {
-        await page.goto(`${baseUrl()}/bench`);
-        await page.getByRole('button', { name }).click();
-        await page.getByLabel('Your reading', { exact: true }).fill('1 g');
-        await page.keyboard.press('Enter');
-        // Told what is wrong, or that the apparatus is not ready to be read.
-        await page.getByText(/tries left|cost no try/).waitFor();
-        await clean(page);
-      }
     });
 
     test('axe finds nothing on the teacher’s screens', async ({ page }) => {

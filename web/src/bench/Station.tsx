@@ -23,7 +23,12 @@ export function Station() {
       <Loading what="the apparatus" />
     );
   }
-  return <AtTheBench key={settingId} setting={setting.data} />;
+  // The page waits for its apparatus: what is written belongs to how the hands left it.
+  return (
+    <Suspense fallback={<Loading what="the apparatus" />}>
+      <AtTheBench key={settingId} setting={setting.data} />
+    </Suspense>
+  );
 }
 
 function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
@@ -44,14 +49,12 @@ function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
     <main id="main" className="grid md:h-[calc(100vh-65px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
       <title>{`${setting.modelName} · Green Beam`}</title>
       <PointedAt value={pointOf(setting)}>
-        <Suspense fallback={<div className="bg-bench" />}>
-          {isStationPicture(setting.picture) && (
-            <RealStation tag={setting.picture.tag} modelName={setting.modelName} />
-          )}
-          {Apparatus && !isStationPicture(setting.picture) && (
-            <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />
-          )}
-        </Suspense>
+        {isStationPicture(setting.picture) && (
+          <RealStation tag={setting.picture.tag} modelName={setting.modelName} />
+        )}
+        {Apparatus && !isStationPicture(setting.picture) && (
+          <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />
+        )}
       </PointedAt>
       <section aria-label="Your page" className="flex flex-col gap-6 overflow-y-auto p-6 sm:p-9">
         <AnswerForm setting={setting} handsNow={() => (handled ? hands.current : null)} />

@@ -26,10 +26,13 @@ export function NewShowForm({
   const show = (event: FormEvent) => {
     event.preventDefault();
     onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates });
+    // Left standing it would tell the class what to read.
+    setIndicates('');
   };
   const real = (event: FormEvent) => {
     event.preventDefault();
     onStation({ kind, model: modelId, ...station });
+    setStation({ tag: '', reading: '', tolerance: '' });
   };
   const select = 'block w-full rounded-sm border-2 border-rule bg-white px-2 py-2';
   return (
