@@ -1,5 +1,5 @@
 import { clean } from '../support/axe';
-import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
+import { baseUrl, signInStudent, signInTeacher, test } from '../support/people';
 
 for (const width of [1280, 390]) {
   test.describe(`at ${width} px`, () => {
