@@ -6,7 +6,7 @@ export default defineConfig({
   globalSetup: './support/globalSetup.ts',
   workers: 2,
   fullyParallel: false,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: process.env['CI'] ? 'list' : 'line',
   use: {

@@ -148,7 +148,13 @@ test('the four-beam balance and the digital caliper in hand', async ({ page }) =
   await page.getByRole('button', { name: 'Closed on nothing' }).click();
   await page.getByRole('button', { name: 'Zero', exact: true }).click();
   await page.getByRole('button', { name: 'Closed on nothing' }).click();
-  await step(/jaw/, 8, 'ArrowLeft');
+  const jaw = page.getByRole('slider', { name: /jaw/ });
+  for (
+    let time = 0;
+    time < 12 && (await jaw.getAttribute('aria-valuetext')) !== 'The jaws touch the object.';
+    time += 1
+  )
+    await step(/jaw/, 1, 'ArrowLeft');
   await expect(page.getByText('The jaws touch the object.')).toBeVisible();
   await answer(page, `${caliper.sizeMm.toFixed(2)} mm`);
   await right(page);
