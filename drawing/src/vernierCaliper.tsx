@@ -111,7 +111,14 @@ function Overview({ model, picture, jawProps }: OverviewProps) {
         />
         <path d={`M${x + 12} ${top + 14} h68 M${x + 12} ${top + 20} h68`} stroke={ink.metalEdge} />
       </g>
-      <text x={left + width + 28} y={top - 16} textAnchor="end" fontSize={14} fontFamily={textFont} fill={ink.faintChalk}>
+      <text
+        x={left + width + 28}
+        y={top - 16}
+        textAnchor="end"
+        fontSize={14}
+        fontFamily={textFont}
+        fill={ink.faintChalk}
+      >
         {model.inches ? 'inches' : 'centimetres, divided in millimetres'}
       </text>
     </g>

@@ -159,6 +159,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
     {
       code: 'cm-mm-slip',
       stage: 'correction',
+      rescales: true,
       point: 'display',
       title: 'You mixed centimetres and millimetres.',
       predict: ({ model }, number) => (model === 'digital-mm' ? [number / 10, number * 10] : []),

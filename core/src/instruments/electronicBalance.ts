@@ -303,6 +303,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'unit-slip',
       stage: 'correction',
+      rescales: true,
       point: 'display',
       title: 'The unit is a thousandfold off.',
       predict: (setting, number) => [

@@ -178,6 +178,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
     {
       code: 'unit-slip',
       stage: 'correction',
+      rescales: true,
       title: 'The unit is a thousandfold off.',
       predict: (_, number) => [number * 1000, number / 1000],
       look: () => 'Water has about 1 g/cm³, which is 1000 kg/m³. Which of the two did you write?',

@@ -55,6 +55,8 @@ export interface Misreading<S extends Setting = Setting> {
   readonly stage: Stage;
   /** The part of the drawing that shows it. */
   readonly point?: Point;
+  /** True where the number is a power of ten off: its digits are then where another unit would have them. */
+  readonly rescales?: boolean;
   /** What went wrong, one sentence. */
   readonly title: string;
   /**

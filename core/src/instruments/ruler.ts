@@ -150,6 +150,7 @@ export const ruler: Instrument<RulerSetting> = {
     {
       code: 'cm-mm-slip',
       stage: 'correction',
+      rescales: true,
       title: 'You mixed units of length by a factor of ten.',
       predict: (setting, end) =>
         modelFor(setting).metric ? [(end - setting.from) / 10, (end - setting.from) * 10] : [],

@@ -378,6 +378,7 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       {
         code: 'cm-mm-slip',
         stage: 'correction',
+        rescales: true,
         title: 'You mixed centimetres and millimetres.',
         predict: (setting, observed) =>
           modelFor(setting).inches

@@ -160,7 +160,7 @@ function explain(
       look: look(foreseen.reading.setting),
       ...(point ? { point } : {}),
     })),
-    ...inTheWriting,
+    ...(faults.some(({ rescales }) => rescales) ? unitFaults : inTheWriting),
   ]);
   if (told.length === 0 && inTheWriting.length > 0) return [inTheWriting];
   return distinct(told);
