@@ -2,6 +2,7 @@ import {
   threeBeamModels,
   type BalancePicture,
   type CaliperPicture,
+  type CylinderPicture,
   type ElectronicBalancePicture,
   type RulerPicture,
   type ThermometerPicture,
@@ -73,6 +74,35 @@ test('a balance is brought level by hand: dragging, snapping, finer by keys', as
   await expect(page.getByText('Level: rightly read.')).toBeVisible();
 });
 
+test('a cylinder is filled to a mark, the last part by drops, and what is there is written', async ({
+  page,
+}) => {
+  await signInStudent(page, 'Verity Moss');
+  let setting = await handle(page, 'graduated cylinder');
+  while (!(setting.picture as CylinderPicture).filling) setting = await handle(page, 'graduated cylinder');
+  await page.getByLabel('Your reading', { exact: true }).fill('10.0 mL');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/not filled to the mark yet/)).toBeVisible();
+  const { targetMl } = setting.picture as CylinderPicture;
+  await page.getByRole('button', { name: 'Pour', exact: true }).click();
+  await page.waitForFunction(
+    (wanted) => {
+      const key = Object.keys(localStorage).find(
+        (name) => name.includes('/hands/') && name.endsWith(location.pathname.slice(7)),
+      );
+      return (JSON.parse(localStorage.getItem(key ?? '') ?? '{}') as { level?: number }).level! > wanted;
+    },
+    (targetMl ?? 0) * 0.985,
+  );
+  await page.getByRole('button', { name: 'By drops' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await page.getByRole('button', { name: 'Pour it out' }).click();
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+});
+
 test('a balance that is not level is told as such, and its state survives a reload', async ({ page }) => {
   await signInStudent(page, 'Verity Moss');
   await handle(page, 'three-beam balance');
@@ -88,7 +118,8 @@ test('a balance that is not level is told as such, and its state survives a relo
 
 test('a cylinder is read with the eye brought level', async ({ page }) => {
   await signInStudent(page, 'Verity Moss');
-  const setting = await handle(page, 'graduated cylinder');
+  let setting = await handle(page, 'graduated cylinder');
+  while ((setting.picture as CylinderPicture).filling) setting = await handle(page, 'graduated cylinder');
   const eye = page.getByRole('slider', { name: 'Your eye' });
   await expect(eye).toHaveAttribute('aria-valuetext', /from (above|below)/);
   await drag(page, 'Your eye', { y: eyeY(0) });

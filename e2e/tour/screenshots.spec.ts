@@ -44,7 +44,13 @@ test('the student’s screens', async ({ page }) => {
   await shoot(page, 'bench-cylinder');
 
   await page.goto(`${baseUrl()}/bench`);
-  await page.getByRole('button', { name: 'Handle the graduated cylinder' }).click();
+  for (let tries = 0; tries < 20; tries += 1) {
+    const { picture } = await settingShown(page, () =>
+      page.getByRole('button', { name: 'Handle the graduated cylinder' }).click(),
+    );
+    if (!(picture as { filling?: boolean }).filling) break;
+    await page.goto(`${baseUrl()}/bench`);
+  }
   await page.getByRole('slider', { name: 'Your eye' }).focus();
   await page.keyboard.press('c');
   await page.keyboard.press('l');
