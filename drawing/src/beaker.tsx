@@ -76,6 +76,15 @@ export function Beaker({
         return (
           <g key={ml} stroke="#ffffff" fill="#ffffff">
             <line
+              x1={x - 1}
+              x2={x + (numbered ? 91 : 61)}
+              y1={yOf(ml)}
+              y2={yOf(ml)}
+              stroke="#0b1411"
+              strokeOpacity={0.7}
+              strokeWidth={5}
+            />
+            <line
               className="mark"
               x1={x}
               x2={x + (numbered ? 90 : 60)}

@@ -70,7 +70,14 @@ export function DownwardTube({
       <Wall tube={tube} brimY={-10} bottomY={buretteView.height} />
       <Marks tube={tube} model={model} yOf={yOf} height={buretteView.height} />
       {name && (
-        <text x={middleX} y={24} textAnchor="middle" fontSize={17} fontFamily={textFont} fill={ink.chalk}>
+        <text
+          x={middleX - radiusPx - 14}
+          y={26}
+          textAnchor="end"
+          fontSize={17}
+          fontFamily={textFont}
+          fill={ink.chalk}
+        >
           {name}
         </text>
       )}

@@ -64,13 +64,14 @@ async function dragged(page: Page, session: CDPSession, handle: RegExp, along: '
   const ended = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve));
   await session.send('Tracing.start', {
     traceConfig: {
-      includedCategories: ['devtools.timeline', 'disabled-by-default-devtools.timeline', 'toplevel'],
+      includedCategories: ['devtools.timeline', 'toplevel', 'disabled-by-default-devtools.timeline'],
+      excludedCategories: ['*'],
     },
   });
   await page.mouse.move(x, y);
   await page.mouse.down();
-  for (let step = 0; step < 120; step += 1) {
-    const off = 70 * Math.sin(step / 9);
+  for (let step = 0; step < 60; step += 1) {
+    const off = 70 * Math.sin(step / 5);
     await page.mouse.move(along === 'x' ? x + off : x, along === 'y' ? y + off : y);
   }
   await page.mouse.up();

@@ -101,6 +101,7 @@ test('a sheet of instruments', async ({ page, browser }) => {
   ] as const;
   for (const [mode, name, model] of sheet) {
     await page.goto(`${baseUrl()}/bench`);
+    await page.getByRole('button', { name: `${mode} the ${name}` }).waitFor();
     const which = page.getByLabel(`Which ${name}`);
     if (await which.count()) await which.selectOption(model);
     await page.getByRole('button', { name: `${mode} the ${name}` }).click();
@@ -109,12 +110,12 @@ test('a sheet of instruments', async ({ page, browser }) => {
     await page.evaluate(() => document.fonts.ready);
     pictures.push((await stage.screenshot({ animations: 'disabled' })).toString('base64'));
   }
-  const paper = await (await browser.newContext({ viewport: { width: 1280, height: 1160 } })).newPage();
+  const paper = await (await browser.newContext({ viewport: { width: 1280, height: 400 } })).newPage();
   const images = pictures.map(
     (data) => `<img style="width:100%;background:#12302a" src="data:image/png;base64,${data}">`,
   );
   await paper.setContent(
-    `<body style="margin:0;padding:8px;display:grid;gap:8px;grid-template-columns:repeat(4,1fr)">${images.join('')}</body>`,
+    `<body style="margin:0;padding:8px;display:grid;gap:8px;align-content:start;grid-template-columns:repeat(4,1fr)">${images.join('')}</body>`,
   );
   await paper.locator('img').last().waitFor();
   await paper.locator('body').screenshot({ path: resolve(folder, 'bench-sheet.png') });
