@@ -24,6 +24,7 @@ interface TraceEvent {
   readonly name: string;
   readonly ts: number;
   readonly dur?: number;
+  readonly pid: number;
   readonly tid: number;
   readonly ph: string;
   readonly args?: { readonly name?: string };
@@ -65,7 +66,6 @@ async function dragged(page: Page, session: CDPSession, handle: RegExp, along: '
   await session.send('Tracing.start', {
     traceConfig: {
       includedCategories: ['devtools.timeline', 'toplevel', 'disabled-by-default-devtools.timeline'],
-      excludedCategories: ['*'],
     },
   });
   await page.mouse.move(x, y);
@@ -82,23 +82,21 @@ async function dragged(page: Page, session: CDPSession, handle: RegExp, along: '
   return perFrame(events);
 }
 
-/** Sums the tasks of the page's main thread between one frame and the next; frames in which nothing was drawn are left out. */
+/** Sums the tasks of the page's main thread that lead to each drawn frame: those from one commit to the next. */
 function perFrame(events: readonly TraceEvent[]): number[] {
+  const thread = ({ pid, tid }: TraceEvent) => `${pid}/${tid}`;
   const mains = new Set(
-    events
-      .filter(({ name, args }) => name === 'thread_name' && args?.name === 'CrRendererMain')
-      .map(({ tid }) => tid),
+    events.filter(({ name, args }) => name === 'thread_name' && args?.name === 'CrRendererMain').map(thread),
   );
-  const onMain = events.filter(({ tid }) => mains.has(tid));
-  const begins = onMain
-    .filter(({ name }) => name === 'BeginMainThreadFrame')
+  const onMain = events.filter((event) => mains.has(thread(event)));
+  const commits = onMain
+    .filter(({ name }) => name === 'Commit')
     .map(({ ts }) => ts)
     .sort((a, b) => a - b);
   const tasks = onMain.filter(({ name, ph, dur }) => name === 'RunTask' && ph === 'X' && dur !== undefined);
-  return begins.slice(0, -1).flatMap((from, at) => {
-    const to = begins[at + 1] ?? Infinity;
-    const work = tasks.filter(({ ts }) => ts >= from && ts < to).reduce((sum, { dur = 0 }) => sum + dur, 0);
-    return to - from > 500_000 ? [] : [work / 1000];
+  return commits.slice(1).map((to, at) => {
+    const from = commits[at] ?? to;
+    return tasks.filter(({ ts }) => ts > from && ts <= to).reduce((sum, { dur = 0 }) => sum + dur, 0) / 1000;
   });
 }
 
