@@ -98,7 +98,7 @@ function unitOf(question: DrillItem, text: string, { symbolSpelling }: Conventio
   if (text === '')
     return fault('unit-missing', 'The unit is missing.', 'A number without its unit says nothing.');
   const [found, own] = [findUnit(text), findUnit(question.unit)?.unit];
-  if (!own) return { factor: one, causes: text === question.unit ? [] : [], remarks: none };
+  if (!own) return { factor: one, causes: [], remarks: none };
   if (!found)
     return fault('unit-wrong', `“${text}” is not a unit that is known here.`, 'Look how the units work out.');
   if (!sameQuantity(found.unit, own))

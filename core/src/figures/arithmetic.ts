@@ -104,7 +104,7 @@ function product(operation: Operation, a: Tracked, b: Tracked, value: Exact): Fi
 }
 
 /** The last place that leaves `figures` figures; a measured zero has none, so its place is scaled instead. */
-function placeFor(value: Exact, figures: number, operands: readonly Tracked[]): number | null {
+export function placeFor(value: Exact, figures: number, operands: readonly Tracked[]): number | null {
   if (!Number.isFinite(figures)) return null;
   if (value.isZero() || figures === 0) {
     return operands.reduce(

@@ -8,7 +8,14 @@ import {
   writeProduct,
   type UnitProduct,
 } from '../units/product';
-import { exactly, figuresOf, multiply as multiplyTracked, writeTracked, type Tracked } from './arithmetic';
+import {
+  exactly,
+  figuresOf,
+  multiply as multiplyTracked,
+  placeFor,
+  writeTracked,
+  type Tracked,
+} from './arithmetic';
 import { Exact, tenTo } from './exact';
 import { ExpressionProblem, parseExpression, type Expression, type FunctionName } from './expression';
 import { leadingPlace, roundToPlace, type Rounding } from './rounding';
@@ -213,20 +220,6 @@ function product(operation: '×' | '÷', a: Quantity, b: Quantity, at: number): 
       : [],
     figuresLost: 0,
   };
-}
-
-/** The last place that leaves so many figures; a measured zero has none, so that its place is scaled instead. */
-function placeFor(value: Exact, figures: number, operands: readonly Tracked[]): number | null {
-  if (!Number.isFinite(figures)) return null;
-  if (value.isZero() || figures === 0)
-    return operands.reduce(
-      (place, { value: factor, lastPlace }) =>
-        place + (factor.isZero() ? (lastPlace ?? 0) : leadingPlace(factor)),
-      0,
-    );
-  const place = leadingPlace(value) - figures + 1;
-  const carried = roundToPlace(value, place);
-  return carried.abs().gte(tenTo(leadingPlace(value) + 1)) ? place + 1 : place;
 }
 
 /** A power: an exact one keeps the figures of its base; ten to a measured one has as many figures as that has decimals. */

@@ -1,10 +1,10 @@
 import type { SettingAnswer } from '@green-beam/contract';
-import { ToggleGroup } from 'radix-ui';
 import { useId, useRef, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
+import { UnitChoice } from '../ui/UnitChoice';
 import { useNavigate } from 'react-router';
 import type { Hands } from './apparatus/apparatus';
 import { InWords } from './InWords';
@@ -76,24 +76,7 @@ export function AnswerForm({
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
-        <ToggleGroup.Root
-          type="single"
-          value={unit}
-          onValueChange={setUnit}
-          disabled={finished}
-          aria-label="Unit"
-          className="flex gap-1.5"
-        >
-          {setting.unitChoices.map((choice) => (
-            <ToggleGroup.Item
-              key={choice}
-              value={choice}
-              className="rounded-sm border border-edge bg-white px-3 py-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-white"
-            >
-              {choice}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
+        <UnitChoice choices={setting.unitChoices} unit={unit} disabled={finished} onChoose={setUnit} />
       </div>
       <p id={hintId} className="-mt-3 text-sm text-soft">
         {describeWriting(text)}

@@ -1,6 +1,5 @@
 import { at, paths, type DrillAnswer, type DrillAttemptAnswer } from '@green-beam/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { ToggleGroup } from 'radix-ui';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
@@ -10,6 +9,7 @@ import { Button } from '../ui/Button';
 import { Figure, Stated } from '../ui/Figure';
 import { Loading, Trouble } from '../ui/Notice';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
+import { UnitChoice } from '../ui/UnitChoice';
 import { useDrill } from './Drills';
 import { FiguresPage } from './Figures';
 
@@ -76,24 +76,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
               onChange={(event) => setText(event.target.value)}
             />
             {drill.unitChoices.length > 0 && (
-              <ToggleGroup.Root
-                type="single"
-                value={unit}
-                onValueChange={setUnit}
-                disabled={finished}
-                aria-label="Unit"
-                className="flex gap-1.5"
-              >
-                {drill.unitChoices.map((choice) => (
-                  <ToggleGroup.Item
-                    key={choice}
-                    value={choice}
-                    className="rounded-sm border border-edge bg-white px-3 py-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-white"
-                  >
-                    {choice}
-                  </ToggleGroup.Item>
-                ))}
-              </ToggleGroup.Root>
+              <UnitChoice choices={drill.unitChoices} unit={unit} disabled={finished} onChoose={setUnit} />
             )}
           </div>
           <p className="-mt-2 text-sm text-soft">
