@@ -6,7 +6,7 @@ import {
   type Beam as BeamOf,
   type BeamModel,
 } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
 
@@ -104,7 +104,7 @@ export function balanceSpots(picture: BalancePicture): Spots {
   };
 }
 
-function Stand() {
+const Stand = memo(function Stand() {
   return (
     <g fill="#24473e" stroke="#3d6358">
       <path
@@ -114,10 +114,10 @@ function Stand() {
       <rect x={plateX - 9} y={396} width={18} height={184} />
     </g>
   );
-}
+});
 
 /** What holds the three beams together, and the pointer at its end. */
-function Frame({ bottom }: { readonly bottom: number }) {
+const Frame = memo(function Frame({ bottom }: { readonly bottom: number }) {
   const y = firstTop;
   return (
     <g fill={ink.metal} stroke={ink.metalEdge}>
@@ -130,9 +130,9 @@ function Frame({ bottom }: { readonly bottom: number }) {
       />
     </g>
   );
-}
+});
 
-function Beam({ beam, y }: { readonly beam: BeamOf; readonly y: number }) {
+const Beam = memo(function Beam({ beam, y }: { readonly beam: BeamOf; readonly y: number }) {
   const { notch, top } = beam;
   const marks = notch === null ? 100 : top / notch;
   return (
@@ -190,7 +190,7 @@ function Beam({ beam, y }: { readonly beam: BeamOf; readonly y: number }) {
       </text>
     </g>
   );
-}
+});
 
 /** A brass saddle whose tip points at the scale; on a notched beam the tip drops into the notch. */
 function Rider({
@@ -243,7 +243,7 @@ function Pan({ onPan, pointer }: { readonly onPan: boolean; readonly pointer: nu
 }
 
 /** The fixed plate beside the pointer: the zero mark and ten marks each way. */
-function Plate() {
+const Plate = memo(function Plate() {
   return (
     <g>
       <rect x={plateX - 4} y={pivot.y - 86} width={50} height={172} rx={4} fill={ink.page} />
@@ -268,4 +268,4 @@ function Plate() {
       </text>
     </g>
   );
-}
+});

@@ -47,7 +47,9 @@ describe.each(calipers.map((model) => [model.name, model] as const))('%s, as dra
       const setting = vernierCaliper.sample(model, random);
       const picture = vernierCaliper.picture(setting) as CaliperPicture;
       const markup = draw(<VernierCaliper picture={picture} />);
-      const [mains, verniers] = [places(markup, 'main-line', 'x1'), places(markup, 'vernier-line', 'x1')];
+      const slid = Number(/translate\(([-\d.]+)\)/.exec(markup)?.[1]);
+      const mains = places(markup, 'main-line', 'x1').map((x) => x + slid);
+      const verniers = places(markup, 'vernier-line', 'x1');
       expect(verniers).toHaveLength(model.lines + 1);
       const apart = verniers.map((x) => Math.min(...mains.map((main) => Math.abs(main - x))));
       const best = apart.slice(0, model.lines).indexOf(Math.min(...apart.slice(0, model.lines)));

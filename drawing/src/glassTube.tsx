@@ -7,7 +7,7 @@ import {
   type GlassModel,
   type Surface,
 } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
@@ -134,21 +134,32 @@ export function Wall({
   );
 }
 
-/** Lines on the front wall, longest where they are numbered. The glass's own numbers stand right of their lines. */
-export function Marks({
-  tube: { middleX, radius },
-  model,
-  yOf,
-  height,
-  otherNumber,
-}: {
+interface MarksProps {
   readonly tube: Tube;
   readonly model: GlassModel;
+  /** Where a value lies, evenly along the glass. */
   readonly yOf: (value: number) => number;
   readonly height: number;
   /** A second set of numbers, left of the lines. */
   readonly otherNumber?: (value: number) => number;
-}) {
+}
+
+/**
+ * Lines on the front wall, longest where they are numbered. The glass's own numbers stand right of their lines. They
+ * are drawn again only when the glass itself has moved: two of its places tell.
+ */
+export const Marks = memo(
+  EvenMarks,
+  (before, now) =>
+    before.model === now.model &&
+    before.height === now.height &&
+    before.tube.middleX === now.tube.middleX &&
+    before.tube.radius === now.tube.radius &&
+    before.yOf(0) === now.yOf(0) &&
+    before.yOf(1) === now.yOf(1),
+);
+
+function EvenMarks({ tube: { middleX, radius }, model, yOf, height, otherNumber }: MarksProps) {
   const { d, labelEvery, lowest, highest } = scaleOf(model);
   const spaces = Math.round(labelEvery / d);
   const lines = Array.from({ length: Math.round((highest - lowest) / d) + 1 }, (_, at) => lowest + at * d);

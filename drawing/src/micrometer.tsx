@@ -160,7 +160,7 @@ function Thimble({
         strokeWidth={1.5}
         className="rider-body"
       />
-      {Array.from({ length: 2 * visible + 1 }, (_, step) => nearest + step - visible).map((count) => {
+      {Array.from({ length: 2 * visible + 1 }, (_, step) => nearest + step - visible).map((count, step) => {
         // Numbers grow upward past the datum as the thimble is turned back: a line above the datum is still to come.
         const angle = ((count - turned) / model.thimble) * 2 * Math.PI;
         const y = datum - Math.sin(angle) * (radius - 18);
@@ -168,7 +168,7 @@ function Thimble({
         const numbered = number % 5 === 0;
         const near = Math.abs(angle) < 1.1;
         return (
-          <g key={count}>
+          <g key={step}>
             <line
               className="thimble-line"
               x1={x}

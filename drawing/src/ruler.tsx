@@ -6,7 +6,7 @@ import {
   type RulerModel,
   type RulerPicture,
 } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
@@ -73,7 +73,7 @@ export function Ruler({
   );
 }
 
-function Rule(place: Laid) {
+const Rule = memo(function Rule(place: Laid) {
   const { model, first, px } = place;
   const [d, labelEvery] = [Number(model.division), Number(model.labelEvery)];
   const last = Math.min(Number(model.highest), first + (right - left + 40) / px);
@@ -130,7 +130,7 @@ function Rule(place: Laid) {
       </text>
     </g>
   );
-}
+});
 
 /** Where its parts lie. */
 export function rulerSpots(picture: RulerPicture): Spots {

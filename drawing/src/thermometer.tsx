@@ -7,7 +7,7 @@ import {
   type ThermometerModel,
   type ThermometerPicture,
 } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
@@ -70,7 +70,13 @@ export function Thermometer({
   );
 }
 
-function Marks({ model, end }: { readonly model: ThermometerModel; readonly end: number }) {
+const Marks = memo(function Marks({
+  model,
+  end,
+}: {
+  readonly model: ThermometerModel;
+  readonly end: number;
+}) {
   const [d, labelEvery] = [Number(model.division), Number(model.labelEvery)];
   const spaces = Math.round(labelEvery / d);
   const first = Math.max(Math.round(Number(model.lowest) / d), Math.floor(end / d) - 16);
@@ -106,10 +112,10 @@ function Marks({ model, end }: { readonly model: ThermometerModel; readonly end:
       </text>
     </g>
   );
-}
+});
 
 /** The beaker on its hot plate, with the thermometer in its clamp. */
-function Hanging({ onBase }: { readonly onBase: boolean }) {
+const Hanging = memo(function Hanging({ onBase }: { readonly onBase: boolean }) {
   const sink = onBase ? 44 : 0;
   return (
     <g>
@@ -124,7 +130,7 @@ function Hanging({ onBase }: { readonly onBase: boolean }) {
       <rect x={52} y={572} width={176} height={26} fill="#5a3b33" stroke="#7d564b" />
     </g>
   );
-}
+});
 
 /** Where its parts lie. */
 export function thermometerSpots(picture: ThermometerPicture): Spots {

@@ -6,7 +6,7 @@ import {
   type CaliperPicture,
   type Jaws,
 } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
 
@@ -64,26 +64,7 @@ function Overview({ model, picture, jawProps }: OverviewProps) {
         fill={ink.metal}
         stroke={ink.metalEdge}
       />
-      {Array.from({ length: Math.round(Number(model.highest) / Number(model.labelEvery)) + 1 }, (_, mark) => {
-        const numbered = !model.inches || mark % 10 === 0;
-        const markX = jawX(model, mark * Number(model.labelEvery));
-        return (
-          <g key={mark}>
-            <line x1={markX} x2={markX} y1={top} y2={top + (numbered ? 12 : 7)} stroke={ink.ink} />
-            {numbered && (
-              <text
-                x={markX + (mark === 0 ? 9 : 0)}
-                y={top + 27}
-                textAnchor="middle"
-                fontSize={14}
-                fill={ink.ink}
-              >
-                {model.inches ? mark / 10 : mark}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      <BeamNumbers model={model} />
       <path
         d={`M${left - 36} ${top} H${left - 12} V${top - 52} H${left - 4} L${left} ${top} V${top + 128} L${left - 22} ${top + 84} L${left - 36} ${top + height} Z`}
         fill={ink.metal}
@@ -124,6 +105,34 @@ function Overview({ model, picture, jawProps }: OverviewProps) {
     </g>
   );
 }
+
+const BeamNumbers = memo(function BeamNumbers({ model }: { readonly model: CaliperModel }) {
+  const { top } = overview;
+  return (
+    <g>
+      {Array.from({ length: Math.round(Number(model.highest) / Number(model.labelEvery)) + 1 }, (_, mark) => {
+        const numbered = !model.inches || mark % 10 === 0;
+        const markX = jawX(model, mark * Number(model.labelEvery));
+        return (
+          <g key={mark}>
+            <line x1={markX} x2={markX} y1={top} y2={top + (numbered ? 12 : 7)} stroke={ink.ink} />
+            {numbered && (
+              <text
+                x={markX + (mark === 0 ? 9 : 0)}
+                y={top + 27}
+                textAnchor="middle"
+                fontSize={14}
+                fill={ink.ink}
+              >
+                {model.inches ? mark / 10 : mark}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+});
 
 /** What is measured: gripped between the lower jaws, around the upper ones, or under the rod. */
 function Held({
@@ -167,85 +176,103 @@ function Held({
   );
 }
 
+/** The vernier lies still, and the main scale slides past it as a whole. */
 function Scales({ model, at }: { readonly model: CaliperModel; readonly at: number }) {
   const { zeroX, seam, plate, vernierWidth } = scales;
   const px = vernierWidth / (model.spans * model.mainDivision);
-  const xOf = (place: number): number => zeroX + (place - at) * px;
-  const first = Math.max(0, Math.ceil((at - zeroX / px) / model.mainDivision));
-  const last = Math.floor((at + (caliperView.width - zeroX) / px) / model.mainDivision);
-  const mains = Array.from({ length: Math.max(0, last - first + 1) }, (_, step) => first + step);
-  const perLabel = Math.round(Number(model.labelEvery) / model.mainDivision);
-  const vernierStep = (model.spans * model.mainDivision) / model.lines;
   return (
     <g>
       <rect x={0} y={seam - plate} width={caliperView.width} height={plate} fill={ink.metal} />
-      {mains.map((count) => {
-        const x = xOf(count * model.mainDivision);
-        const numbered = count % perLabel === 0;
-        const middle = perLabel % 2 === 0 && count % (perLabel / 2) === 0;
-        return (
-          <g key={count} stroke={ink.ink}>
-            <line
-              className="main-line"
-              vectorEffect="non-scaling-stroke"
-              x1={x}
-              x2={x}
-              y1={seam - (numbered ? 46 : middle ? 36 : 26)}
-              y2={seam}
-              strokeWidth={1}
-            />
-            {numbered && (
-              <text
-                x={x}
-                y={seam - 56}
-                textAnchor="middle"
-                fontSize={18}
-                fontWeight={600}
-                fill={ink.ink}
-                stroke="none"
-              >
-                {mainNumber(model, count / perLabel)}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      <g transform={`translate(${zeroX - at * px})`}>
+        <MainScale model={model} px={px} />
+      </g>
+      <Vernier model={model} px={px} />
+      <line x1={0} x2={caliperView.width} y1={seam} y2={seam} stroke={ink.metalEdge} strokeWidth={0.6} />
+    </g>
+  );
+}
+
+interface ScaleProps {
+  readonly model: CaliperModel;
+  readonly px: number;
+}
+
+const MainScale = memo(function MainScale({ model, px }: ScaleProps) {
+  const { seam, vernierWidth } = scales;
+  const end = Number(model.highest) + (vernierWidth + 100) / px;
+  const perLabel = Math.round(Number(model.labelEvery) / model.mainDivision);
+  return Array.from({ length: Math.ceil(end / model.mainDivision) }, (_, mark) => {
+    const x = mark * model.mainDivision * px;
+    const numbered = mark % perLabel === 0;
+    const middle = perLabel % 2 === 0 && mark % (perLabel / 2) === 0;
+    const top = seam - (numbered ? 46 : middle ? 36 : 26);
+    return (
+      <ScaleLine key={mark} className="main-line" x={x} from={top} to={seam} numberY={seam - 56}>
+        {numbered && mainNumber(model, mark / perLabel)}
+      </ScaleLine>
+    );
+  });
+});
+
+const Vernier = memo(function Vernier({ model, px }: ScaleProps) {
+  const { zeroX, seam, plate } = scales;
+  const step = ((model.spans * model.mainDivision) / model.lines) * px;
+  const edge = zeroX - slideEdge * model.mainDivision * px;
+  return (
+    <g>
       <path
-        d={`M${xOf(at - slideEdge * model.mainDivision)} ${seam} H${xOf(at + model.lines * vernierStep) + 26} v${plate} H${xOf(at - slideEdge * model.mainDivision)} Z`}
+        d={`M${edge} ${seam} H${zeroX + model.lines * step + 26} v${plate} H${edge} Z`}
         fill="#dfe7e3"
         stroke={ink.metalEdge}
       />
       {Array.from({ length: model.lines + 1 }, (_, line) => {
-        const x = xOf(at + line * vernierStep);
         const numbered = line % model.numberedEvery === 0;
+        const [x, bottom] = [zeroX + line * step, seam + (numbered ? 40 : 26)];
         return (
-          <g key={line} stroke={ink.ink}>
-            <line
-              className="vernier-line"
-              vectorEffect="non-scaling-stroke"
-              x1={x}
-              x2={x}
-              y1={seam}
-              y2={seam + (numbered ? 40 : 26)}
-              strokeWidth={1}
-            />
-            {numbered && (
-              <text
-                x={x}
-                y={seam + 62}
-                textAnchor="middle"
-                fontSize={18}
-                fontWeight={600}
-                fill={ink.ink}
-                stroke="none"
-              >
-                {shown(model.printed(line))}
-              </text>
-            )}
-          </g>
+          <ScaleLine key={line} className="vernier-line" x={x} from={seam} to={bottom} numberY={seam + 62}>
+            {numbered && shown(model.printed(line))}
+          </ScaleLine>
         );
       })}
-      <line x1={0} x2={caliperView.width} y1={seam} y2={seam} stroke={ink.metalEdge} strokeWidth={0.6} />
+    </g>
+  );
+});
+
+interface ScaleLineProps {
+  readonly className: string;
+  readonly x: number;
+  readonly from: number;
+  readonly to: number;
+  readonly numberY: number;
+  /** Its number, if it has one. */
+  readonly children: string | false;
+}
+
+function ScaleLine({ className, x, from, to, numberY, children }: ScaleLineProps) {
+  return (
+    <g stroke={ink.ink}>
+      <line
+        className={className}
+        vectorEffect="non-scaling-stroke"
+        x1={x}
+        x2={x}
+        y1={from}
+        y2={to}
+        strokeWidth={1}
+      />
+      {children !== false && (
+        <text
+          x={x}
+          y={numberY}
+          textAnchor="middle"
+          fontSize={18}
+          fontWeight={600}
+          fill={ink.ink}
+          stroke="none"
+        >
+          {children}
+        </text>
+      )}
     </g>
   );
 }

@@ -1,6 +1,6 @@
 import type { SettingAnswer } from '@green-beam/contract';
 import { isStationPicture, type Point } from '@green-beam/core';
-import { Suspense, useCallback, useRef, useState } from 'react';
+import { Suspense, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { Link, useParams } from 'react-router';
 import { storage } from '../outbox/storage';
 import { useWho } from '../session/who';
@@ -34,15 +34,10 @@ export function Station() {
 function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
   const handsKey = `green-beam/hands/${useWho().id}/${setting.id}`;
   const [left] = useState(() => readHands(handsKey));
-  // The hands move many times a second: they are kept beside the page, not in it.
+  // The hands move many times a second: they are kept beside the page, not in it, and stored once they rest.
   const hands = useRef<Hands | null>(left);
-  const onHands = useCallback(
-    (moved: Hands) => {
-      hands.current = moved;
-      storage.setItem(handsKey, JSON.stringify(moved));
-    },
-    [handsKey],
-  );
+  const onHands = useCallback((moved: Hands) => void (hands.current = moved), []);
+  useKeptAtRest(hands, handsKey);
   const Apparatus = apparatuses[setting.kind];
   const handled = setting.mode === 'handle';
   return (
@@ -90,6 +85,27 @@ function Footer({ setting }: { readonly setting: SettingAnswer }) {
       </Link>
     </footer>
   );
+}
+
+const restMs = 200;
+
+/** Stores how the hands lie, shortly after they moved and when the page is left. */
+function useKeptAtRest(hands: RefObject<Hands | null>, key: string): void {
+  useEffect(() => {
+    let stored = hands.current;
+    const keep = () => {
+      if (hands.current === stored) return;
+      stored = hands.current;
+      storage.setItem(key, JSON.stringify(stored));
+    };
+    const timer = setInterval(keep, restMs);
+    addEventListener('pagehide', keep);
+    return () => {
+      clearInterval(timer);
+      removeEventListener('pagehide', keep);
+      keep();
+    };
+  }, [hands, key]);
 }
 
 function readHands(key: string): Hands | null {

@@ -1,5 +1,5 @@
 import { Lens, PointedOut, type Point, type Spots } from '@green-beam/drawing';
-import { useContext, useEffect, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useContext, useEffect, useEffectEvent, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { isTyping } from '../../shell/useSectionKeys';
 import { Button } from '../../ui/Button';
 import { inDrawing } from './handle';
@@ -12,8 +12,8 @@ interface Props {
   readonly lensAt: Point;
   /** How much it enlarges; more for scales with fine lines. */
   readonly zoom?: number;
-  /** Where the parts of the drawing lie that a reader may be pointed to. */
-  readonly spots: Spots;
+  /** Where the parts of the drawing lie that a reader may be pointed to; asked only then. */
+  readonly spots: () => Spots;
   readonly children: ReactNode;
   /** Buttons beside the lens. */
   readonly tools?: ReactNode;
@@ -26,7 +26,7 @@ const lensStep = 24;
 /** The dark bench with a drawing on it, the lens, and the tools below. */
 export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools, keys }: Props) {
   const point = useContext(PointedAt);
-  const spot = point && spots[point];
+  const spot = point && spots()[point];
   const [lens, setLens] = useState(false);
   const [at, setAt] = useState(lensAt);
   const turnLens = () => {
@@ -48,21 +48,27 @@ export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools,
   };
   return (
     <div className="on-bench flex min-h-0 flex-col bg-bench text-chalk">
-      <svg
-        viewBox={`0 0 ${view.width} ${view.height}`}
-        className="min-h-0 w-full flex-1"
-        role="group"
-        aria-label={label}
-        onPointerMove={(event) => {
-          const place = lens ? inDrawing(event) : null;
-          if (place) setAt({ x: place.x, y: place.y });
-        }}
+      {/* Apart from the flow, so that a part that moves lays out nothing but the drawing. */}
+      <div
+        className="relative w-full md:!aspect-auto md:min-h-0 md:flex-1 [contain:strict]"
+        style={{ aspectRatio: `${view.width} / ${view.height}` }}
       >
-        <Lens at={lens ? at : null} zoom={zoom}>
-          {children}
-          {spot && <PointedOut at={spot} />}
-        </Lens>
-      </svg>
+        <svg
+          viewBox={`0 0 ${view.width} ${view.height}`}
+          className="absolute inset-0 size-full"
+          role="group"
+          aria-label={label}
+          onPointerMove={(event) => {
+            const place = lens ? inDrawing(event) : null;
+            if (place) setAt({ x: place.x, y: place.y });
+          }}
+        >
+          <Lens at={lens ? at : null} zoom={zoom}>
+            {children}
+            {spot && <PointedOut at={spot} />}
+          </Lens>
+        </svg>
+      </div>
       <div className="flex flex-wrap gap-3 px-5 pb-4">
         <Button look="bench" aria-pressed={lens} onClick={turnLens} onKeyDown={lens ? moveLens : undefined}>
           Lens <kbd className="font-mono text-sm opacity-80">l</kbd>
@@ -76,12 +82,13 @@ export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools,
 const clamp = (value: number, top: number): number => Math.min(top, Math.max(0, value));
 
 function useStageKeys(keys: Readonly<Record<string, () => void>>): void {
+  const pressed = useEffectEvent((event: globalThis.KeyboardEvent) => {
+    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+    keys[event.key]?.();
+  });
   useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-      keys[event.key]?.();
-    };
+    const onKey = (event: globalThis.KeyboardEvent) => pressed(event);
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
-  });
+  }, []);
 }

@@ -26,7 +26,7 @@ export function BeakerApparatus({ picture, handled, left, onHands }: ApparatusPr
       view={beakerView}
       lensAt={{ x: 320, y: 400 }}
       keys={{ c: turnCard }}
-      spots={beakerSpots(seen)}
+      spots={() => beakerSpots(seen)}
       tools={<CardButton pressed={hands.card} onPress={turnCard} eye={handled} />}
     >
       <Beaker picture={seen} card={hands.card} {...(handled ? { eyeProps } : {})} />

@@ -61,7 +61,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
       label={model.name}
       view={balanceView}
       lensAt={{ x: 400, y: 490 }}
-      spots={balanceSpots({ ...balance, riders: { ...balance.riders, ...numbers(hands) } })}
+      spots={() => balanceSpots({ ...balance, riders: { ...balance.riders, ...numbers(hands) } })}
       tools={
         handled && (
           <>

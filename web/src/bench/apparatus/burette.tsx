@@ -80,7 +80,7 @@ export function BuretteApparatus({ picture, handled, left, onHands }: ApparatusP
       view={buretteView}
       lensAt={{ x: 240, y: 330 }}
       keys={{ c: turnCard }}
-      spots={downwardSpots(seen, pair)}
+      spots={() => downwardSpots(seen, pair)}
       tools={
         <>
           <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>

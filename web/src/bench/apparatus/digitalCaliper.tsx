@@ -41,7 +41,7 @@ export function DigitalCaliperApparatus({ picture, handled, left, onHands }: App
       label="Digital caliper"
       view={digitalCaliperView}
       lensAt={{ x: 400, y: 470 }}
-      spots={digitalCaliperSpots(seen)}
+      spots={() => digitalCaliperSpots(seen)}
       tools={
         <>
           <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>

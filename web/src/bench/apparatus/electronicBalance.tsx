@@ -46,7 +46,7 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
       label="Electronic balance"
       view={electronicBalanceView}
       lensAt={{ x: 400, y: 470 }}
-      spots={electronicBalanceSpots}
+      spots={() => electronicBalanceSpots}
       keys={handled ? { t: setToZero } : {}}
       tools={
         <>

@@ -50,7 +50,7 @@ export function CylinderApparatus({ picture, handled, left, onHands }: Apparatus
       view={cylinderView}
       lensAt={{ x: 290, y: 330 }}
       keys={{ c: turnCard }}
-      spots={cylinderSpots(seen)}
+      spots={() => cylinderSpots(seen)}
       tools={
         <>
           <CardButton pressed={hands.card} onPress={turnCard} eye={handled && !filling} />

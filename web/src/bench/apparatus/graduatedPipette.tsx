@@ -47,7 +47,7 @@ export function GraduatedPipetteApparatus({ picture, handled, left, onHands }: A
       view={buretteView}
       lensAt={{ x: 240, y: 330 }}
       keys={{ c: turnCard }}
-      spots={downwardSpots(seen, pair)}
+      spots={() => downwardSpots(seen, pair)}
       tools={
         <>
           <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>

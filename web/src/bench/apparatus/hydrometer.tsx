@@ -22,7 +22,7 @@ export function HydrometerApparatus({ picture, handled, left, onHands }: Apparat
       label="Hydrometer in a jar"
       view={hydrometerView}
       lensAt={{ x: 440, y: 330 }}
-      spots={hydrometerSpots(chosen && handled ? { ...jar, model: chosen.id } : jar)}
+      spots={() => hydrometerSpots(chosen && handled ? { ...jar, model: chosen.id } : jar)}
       tools={
         handled && (
           <>

@@ -31,7 +31,7 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
       label="Micrometer"
       view={micrometerView}
       lensAt={{ x: 60 + (closed ? closedAt : hands.at) * 20 + 4, y: 400 }}
-      spots={micrometerSpots({ ...screw, at: closed ? closedAt : hands.at })}
+      spots={() => micrometerSpots({ ...screw, at: closed ? closedAt : hands.at })}
       zoom={3}
       tools={
         <>

@@ -59,7 +59,7 @@ export function RingMarkApparatus({ picture, handled, left, onHands }: Apparatus
       view={ringView}
       lensAt={{ x: 440, y: 330 }}
       keys={{ c: turnCard }}
-      spots={ringSpots({ ...glass, aboveMm: hands.aboveMm, eyeMm: hands.eyeMm })}
+      spots={() => ringSpots({ ...glass, aboveMm: hands.aboveMm, eyeMm: hands.eyeMm })}
       tools={
         <>
           <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>

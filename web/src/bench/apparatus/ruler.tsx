@@ -25,7 +25,7 @@ export function RulerApparatus({ picture, handled, left, onHands }: ApparatusPro
       label="Ruler on a slate tally token"
       view={rulerView}
       lensAt={{ x: 520, y: 350 }}
-      spots={rulerSpots({ ...rule, eyeMm: hands.eyeMm })}
+      spots={() => rulerSpots({ ...rule, eyeMm: hands.eyeMm })}
       tools={handled && <p className="ml-auto self-center text-sm">Drag the eye, or focus it and use ← →.</p>}
     >
       <Ruler picture={{ ...rule, eyeMm: hands.eyeMm }} {...(handled ? { eyeProps } : {})} />

@@ -33,7 +33,7 @@ export function SqueezeApparatus({ picture, handled, left, onHands }: ApparatusP
       view={squeezeView}
       lensAt={{ x: 300, y: 330 }}
       keys={counts ? (handled ? { d: fall } : {}) : { c: turnCard }}
-      spots={squeezeSpots(seen)}
+      spots={() => squeezeSpots(seen)}
       tools={
         counts ? (
           handled && (

@@ -36,7 +36,7 @@ export function ThermometerApparatus({ picture, handled, left, onHands }: Appara
       label="Thermometer in a beaker"
       view={thermometerView}
       lensAt={{ x: 440, y: 320 }}
-      spots={thermometerSpots({ ...hung, ...hands })}
+      spots={() => thermometerSpots({ ...hung, ...hands })}
       tools={
         handled && (
           <>

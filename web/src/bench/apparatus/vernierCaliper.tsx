@@ -53,7 +53,7 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
       view={caliperView}
       lensAt={{ x: 260, y: 440 }}
       zoom={4}
-      spots={caliperSpots(seen)}
+      spots={() => caliperSpots(seen)}
       tools={
         <>
           <Button
