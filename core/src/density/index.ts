@@ -1,3 +1,1 @@
-export * from './displacement';
 export * from './percentError';
-export * from './working';

@@ -1,7 +1,25 @@
-import { stepFor, type Conventions } from '../conventions';
-import { parseNumber } from '../figures';
-import { instrumentOf, modelOf } from '../instruments';
-import { kitOf, type Column, type Investigation } from './investigation';
+import { stepFor, type Conventions, type Step } from '../conventions';
+import { clockSeconds, parseNumber } from '../figures';
+import { instrumentOf, modelOf, type Model as Make } from '../instruments';
+import { kitOf, type Column, type Investigation, type MeasuredColumn } from './investigation';
+
+/** The make behind a column, and how it is read in this class. */
+export function readAs(
+  column: MeasuredColumn,
+  investigation: Investigation,
+  conventions: Conventions,
+): { readonly make: Make; readonly step: Step } {
+  const item = kitOf(investigation, column.tag);
+  const make = modelOf(instrumentOf(item.kind), item.model);
+  const step = stepFor(conventions, {
+    kind: item.kind,
+    model: make.id,
+    division: make.division,
+    reads: make.reads,
+    tag: item.tag,
+  });
+  return { make, step };
+}
 
 /**
  * What to say of a text in a column at once, or null when nothing is amiss. It advises and never blocks: what was
@@ -13,30 +31,35 @@ export function adviseOn(
   investigation: Investigation,
   conventions: Conventions,
 ): string | null {
-  if (text.trim() === '') return null;
+  if (text.trim() === '' || column.kind === 'derived') return null;
+  if (column.kind === 'clock') return adviseOnClock(text);
   const parsed = parseNumber(text, conventions.trailingZeros);
   if (!parsed.ok) return parsed.problem.message;
   const { number } = parsed;
-  const item = kitOf(investigation, column.tag);
-  const instrument = instrumentOf(item.kind);
-  const model = modelOf(instrument, item.model);
-  const step = stepFor(conventions, {
-    kind: item.kind,
-    model: model.id,
-    division: model.division,
-    reads: model.reads,
-    tag: item.tag,
-  });
+  const written = number.text.trim();
+  if (column.kind === 'count')
+    return number.value.isInteger() && number.value.gte(0)
+      ? null
+      : `${written} is no count: it has to be a whole number.`;
+  const { make, step } = readAs(column, investigation, conventions);
   const finest = `${column.tag} is read to ${step.size.toString()} ${column.unit}`;
   if (number.unitText !== '' && number.unitText !== column.unit) {
     return `This column is in ${column.unit}. Write the number alone, in ${column.unit}.`;
   }
-  if (number.decimals < step.decimals) return `${number.text.trim()} stops short: ${finest}.`;
-  if (number.decimals > step.decimals) return `${number.text.trim()} has a digit too many: ${finest}.`;
-  if (!number.value.mod(step.size).isZero())
-    return `${number.text.trim()} falls between the steps: ${finest}.`;
-  if (number.value.lt(model.lowest) || number.value.gt(model.highest)) {
-    return `${number.text.trim()} is off the scale: ${column.tag} goes from ${model.lowest} to ${model.highest} ${column.unit}.`;
+  if (number.decimals < step.decimals) return `${written} stops short: ${finest}.`;
+  if (number.decimals > step.decimals) return `${written} has a digit too many: ${finest}.`;
+  if (!number.value.mod(step.size).isZero()) return `${written} falls between the steps: ${finest}.`;
+  if (number.value.lt(make.lowest) || number.value.gt(make.highest)) {
+    return `${written} is off the scale: ${column.tag} goes from ${make.lowest} to ${make.highest} ${column.unit}.`;
   }
   return null;
+}
+
+function adviseOnClock(text: string): string | null {
+  try {
+    clockSeconds(text);
+    return null;
+  } catch (error) {
+    return error instanceof RangeError ? error.message : null;
+  }
 }

@@ -1,48 +1,185 @@
+import type { Band } from '../conventions';
 import type { InstrumentKind } from '../instruments/kinds';
+
+/** The version of the open format in which an investigation is kept. */
+export const formatVersion = 1;
 
 /** One piece of the kit of an investigation. */
 export interface KitItem {
   readonly tag: string;
   readonly kind: InstrumentKind;
   readonly model: string;
+  /** How far its zero may stand off, in its own unit, where it was not checked; it cancels in a difference. */
+  readonly offset?: string | undefined;
+  /** How far its scale may be too long or too short, in percent; it cancels in a ratio only. */
+  readonly scalePercent?: string | undefined;
 }
 
 export interface MethodStep {
   readonly text: string;
   /** Protects the number; says which error it prevents. */
-  readonly precaution?: string;
+  readonly precaution?: string | undefined;
   /** Protects people. */
-  readonly caution?: string;
+  readonly caution?: string | undefined;
+  /** Minutes in which nothing is to be done but wait. */
+  readonly waitMinutes?: number | undefined;
 }
 
-export const columnKeys = ['mass', 'before', 'after'] as const;
-export type ColumnKey = (typeof columnKeys)[number];
-
-export interface Column {
-  readonly key: ColumnKey;
+interface ColumnHead {
+  /** Its name in formulas: a letter, then letters and digits. */
+  readonly key: string;
   readonly heading: string;
   readonly symbol: string;
+}
+/** Read from an instrument of the kit, in its unit. */
+export interface MeasuredColumn extends ColumnHead {
+  readonly kind: 'measured';
   readonly unit: string;
-  /** Tag of the kit item that it is read from. */
   readonly tag: string;
+  /** What was planned to be there: a reading is not to be replaced by it. */
+  readonly planned?: string | undefined;
+  /** True where one and the same thing is carried through all trials. */
+  readonly carried?: boolean | undefined;
+}
+/** A time of day, `14:05` or `14:05:30`; in formulas, minutes since the first of the column, across midnight. */
+export interface ClockColumn extends ColumnHead {
+  readonly kind: 'clock';
+}
+/** A whole number, exact. */
+export interface CountColumn extends ColumnHead {
+  readonly kind: 'count';
+  readonly unit: string;
+}
+/** A formula over the columns before it. */
+export interface DerivedColumn extends ColumnHead {
+  readonly kind: 'derived';
+  readonly unit: string;
+  readonly formula: string;
+  /** Whether Green Beam reckons it, or the student does and is checked. */
+  readonly by: 'app' | 'student';
+  /** For a difference: whether it must come out positive. */
+  readonly rises?: boolean | undefined;
+}
+export type Column = MeasuredColumn | ClockColumn | CountColumn | DerivedColumn;
+
+export interface Table {
+  readonly key: string;
+  readonly title: string;
+  /** Complete trials that are wanted. */
+  readonly trials: number;
+  readonly columns: readonly Column[];
 }
 
-/** What a class sets out to measure, as plain data. */
+export interface Accepted {
+  readonly value: string;
+  readonly unit: string;
+  readonly source: string;
+}
+
+interface ResultHead {
+  readonly key: string;
+  readonly name: string;
+  readonly symbol: string;
+  readonly unit: string;
+  readonly accepted: Accepted | null;
+}
+/** The mean of a derived column over the trials. */
+export interface MeanPlan extends ResultHead {
+  readonly kind: 'mean';
+  readonly column: string;
+}
+/** A formula over the means of columns. */
+export interface ValuePlan extends ResultHead {
+  readonly kind: 'value';
+  readonly formula: string;
+}
+/** A straight line through the trials: its slope, its height at an x, or where it reaches a y. */
+export interface LinePlan extends ResultHead {
+  readonly kind: 'line';
+  readonly x: string;
+  readonly y: string;
+  readonly throughOrigin: boolean;
+  readonly gives: 'slope' | 'y' | 'x';
+  /** The x or the y at which it is asked, in the unit of that column. */
+  readonly at?: string | undefined;
+}
+export type ResultPlan = MeanPlan | ValuePlan | LinePlan;
+
+export interface AskedQuestion {
+  readonly key: string;
+  readonly when: 'before' | 'after';
+  readonly text: string;
+  /** A statement is called true, or put right. */
+  readonly kind: 'text' | 'statement';
+}
+
+export interface AskedPrediction {
+  readonly key: string;
+  readonly text: string;
+  readonly unit: string;
+  /** The result that it is compared with. */
+  readonly result: string;
+}
+
+/** What a class sets out to measure, as plain data. The first result is what it is about; others are other routes. */
 export interface Investigation {
+  readonly format: typeof formatVersion;
   readonly title: string;
   readonly aim: string;
   readonly object: string;
-  readonly method: 'displacement';
+  /** Why this way and not another. */
+  readonly route: string;
   readonly kit: readonly KitItem[];
   readonly steps: readonly MethodStep[];
-  readonly columns: readonly Column[];
-  readonly trials: number;
-  readonly accepted: { readonly value: string; readonly unit: string; readonly source: string } | null;
+  readonly tables: readonly Table[];
+  readonly results: readonly ResultPlan[];
+  readonly predictions: readonly AskedPrediction[];
+  readonly questions: readonly AskedQuestion[];
+  /** Causes of error that belong to the method, by their codes. */
+  readonly causes: readonly string[];
+  /** Words for a percent error here, in place of the class's own. */
+  readonly bands: readonly Band[] | null;
+  /** Whether numbers supplied by the teacher may stand in a trial. */
+  readonly supplied: boolean;
+  /** Whether students see the second look before they hand in. */
+  readonly secondLook: 'students' | 'teacher';
+  /** A trial worked by the teacher, as a model: texts by column, and a word on it. */
+  readonly model: { readonly cells: Readonly<Record<string, string>>; readonly words: string } | null;
 }
 
-/** The kit item behind a column. @throws RangeError when the kit does not hold its tag. */
+/** The kit item behind a tag. @throws RangeError when the kit does not hold it. */
 export function kitOf({ kit }: Investigation, tag: string): KitItem {
   const item = kit.find((candidate) => candidate.tag === tag);
   if (!item) throw new RangeError(`The kit holds nothing tagged “${tag}”.`);
   return item;
 }
+
+/** A column with its table, by its key; undefined where there is none. */
+export function columnOf(
+  { tables }: Investigation,
+  key: string,
+): { readonly table: Table; readonly column: Column } | undefined {
+  for (const table of tables) {
+    const column = table.columns.find((candidate) => candidate.key === key);
+    if (column) return { table, column };
+  }
+  return undefined;
+}
+
+export const unitOf = (column: Column): string => (column.kind === 'clock' ? 'min' : column.unit);
+
+/** Trials of one logbook at most, in each table. */
+export const mostTrials = 200;
+
+/** What is written of a trial or a logbook besides its cells: the column of such an entry. */
+export const besides = {
+  /** `abandoned`, `excluded` or `counts`, each with its reason. */
+  standing: '@standing',
+  remark: '@remark',
+  photo: '@photo',
+  /** Abandoned runs of the drop counter stay here. */
+  run: '@run',
+  handIn: '@hand-in',
+  answer: (key: string): string => `@answer ${key}`,
+  prediction: (key: string): string => `@prediction ${key}`,
+} as const;

@@ -1,27 +1,58 @@
 import { describe, expect, it } from 'vitest';
-import { presetNamed } from '../conventions';
+import { presetNamed, revise } from '../conventions';
 import { adviseOn } from './advice';
-import type { Investigation } from './investigation';
-import { outcomeOf } from './outcome';
+import { besides, type Column, type Investigation } from './investigation';
+import { outcomeOf, OutcomeReckoner } from './outcome';
+import { boltPin } from './readyMade';
 import { cellKey, initials, tableOf, type Entry } from './table';
+import { resultWorking } from './working';
 
+const column = (key: string, heading: string, unit: string, tag: string): Column => ({
+  kind: 'measured',
+  key,
+  heading,
+  symbol: key,
+  unit,
+  tag,
+});
 const investigation: Investigation = {
-  title: 'A bolt pin',
-  aim: 'Find its density.',
-  object: 'bolt pin',
-  method: 'displacement',
+  ...boltPin,
   kit: [
     { tag: 'B-01', kind: 'three-beam-balance', model: 'three-beam-600' },
     { tag: 'C-07', kind: 'graduated-cylinder', model: 'cylinder-100-1' },
   ],
-  steps: [],
-  columns: [
-    { key: 'mass', heading: 'Mass', symbol: 'm', unit: 'g', tag: 'B-01' },
-    { key: 'before', heading: 'Volume before', symbol: 'V_1', unit: 'mL', tag: 'C-07' },
-    { key: 'after', heading: 'Volume after', symbol: 'V_2', unit: 'mL', tag: 'C-07' },
+  tables: [
+    {
+      key: 'pin',
+      title: 'Trials',
+      trials: 3,
+      columns: [
+        column('mass', 'Mass', 'g', 'B-01'),
+        column('before', 'Volume before', 'mL', 'C-07'),
+        column('after', 'Volume after', 'mL', 'C-07'),
+        {
+          kind: 'derived',
+          key: 'V',
+          heading: 'Volume',
+          symbol: 'V',
+          unit: 'mL',
+          formula: 'after - before',
+          by: 'app',
+          rises: true,
+        },
+        {
+          kind: 'derived',
+          key: 'rho',
+          heading: 'Density',
+          symbol: 'ρ',
+          unit: 'g/cm³',
+          formula: 'mass / V',
+          by: 'app',
+        },
+      ],
+    },
   ],
-  trials: 3,
-  accepted: { value: '8.8', unit: 'g/cm³', source: 'reference piece' },
+  results: [{ ...boltPin.results[0]!, accepted: { value: '8.8', unit: 'g/cm³', source: 'reference piece' } }],
 };
 const bench = presetNamed('Chemistry bench');
 
@@ -62,37 +93,52 @@ describe('tableOf', () => {
   });
 });
 
+const three = [
+  // 84.0/10.0, 84.0/10.2, 84.0/9.8 = 8.4, 8.2353, 8.5714: worked by hand below.
+  ...row(1, '84.0', '50.0', '60.0'),
+  ...row(2, '84.0', '50.0', '60.2'),
+  ...row(3, '84.0', '50.0', '59.8'),
+];
+
 describe('outcomeOf', () => {
-  const of = (...entries: Entry[]) => outcomeOf(investigation, tableOf(entries), bench);
+  const of = (entries: readonly Entry[], conventions = bench, what = investigation) =>
+    outcomeOf(what, tableOf(entries), conventions);
+  const result = (entries: readonly Entry[], conventions = bench, what = investigation) => {
+    const [state] = of(entries, conventions, what).results;
+    if (state?.state !== 'reckoned') throw new Error(`${state?.state}: ${state?.why}`);
+    return state.result;
+  };
 
   it('is empty for an empty book', () => {
-    expect(of()).toEqual({ trials: [], result: null, trialsWanted: 3 });
+    expect(of([])).toMatchObject({ trials: { pin: [] }, results: [{ state: 'open' }], trialsWanted: 3 });
   });
 
   it('says what a trial still misses, and what it refuses', () => {
-    const outcome = of(
+    const { trials, results } = of([
       entry(1, 'mass', '84.0'),
       ...row(2, '84.0', '60.0', '50.0'),
       ...row(3, '84..0', '50.0', '60.0'),
-    );
-    expect(outcome.trials).toMatchObject([
-      { state: 'open', missing: ['before', 'after'] },
-      { state: 'refused' },
-      { state: 'open', missing: ['mass'] },
     ]);
-    expect(outcome.result).toBeNull();
+    expect(trials['pin']?.map(({ derived }) => derived)).toMatchObject([
+      { V: { state: 'open', missing: ['Volume after', 'Volume before'] } },
+      { V: { state: 'refused', reason: expect.stringContaining('-10') } },
+      { V: { state: 'reckoned', text: '10.0' }, rho: { state: 'open', missing: ['Mass'] } },
+    ]);
+    expect(results).toMatchObject([{ state: 'open' }]);
   });
 
   it('reaches a result with its uncertainty, percent error and working', () => {
-    const { result, trialsWanted } = of(
-      ...row(1, '84.0', '50.0', '60.0'),
-      ...row(2, '84.0', '50.0', '60.2'),
-      ...row(3, '84.0', '50.0', '59.8'),
+    expect(of(three).trialsWanted).toBe(0);
+    const reached = result(three);
+    expect(reached).toMatchObject({ n: 3, valueText: '8.4', text: '(8.4 ± 0.7) g/cm³', spreadText: '0.17' });
+    expect(of(three).trials['pin']?.map(({ derived }) => derived['rho'])).toMatchObject(
+      ['8.40', '8.24', '8.6'].map((text) => ({ text })),
     );
-    expect(trialsWanted).toBe(0);
-    expect(result).toMatchObject({ n: 3, meanText: '8.4', text: '(8.4 ± 0.7) g/cm³', spreadText: '0.17' });
-    expect(result?.percentError?.text).toBe('−5 %');
-    expect(result?.working.map(({ title }) => title)).toEqual([
+    // Mean 8.402241; deviations −0.002241, −0.166947, 0.169188; s = 0.168079; s/√3 = 0.097040.
+    expect(reached.summary?.mean.toFixed(6)).toBe('8.402241');
+    expect(reached.repeatPart).toBeCloseTo(0.09704, 5);
+    expect(reached.percentError?.text).toBe('−5 %');
+    expect(resultWorking(reached, bench).map(({ title }) => title)).toEqual([
       'Mean of the trials',
       'Spread of the trials',
       'Part of the instruments',
@@ -102,12 +148,105 @@ describe('outcomeOf', () => {
     ]);
   });
 
+  it('carries the instruments once, the glass as a tolerance of the difference', () => {
+    // c_m = 1/10, c_V = −8.4/10: 0.05·0.1, 0.1·0.1, 0.5·0.84 twice for the readings, 0.5·0.84 for the glass.
+    const reached = result(three);
+    const sizes = reached.contributions
+      .filter(({ kind }) => kind !== 'repeat')
+      .map(({ amount }) => Math.abs(amount));
+    expect(sizes.sort().map((size) => size.toFixed(4))).toEqual([
+      '0.0050',
+      '0.0100',
+      '0.4200',
+      '0.4200',
+      '0.4200',
+    ]);
+    expect(reached.instrumentPart).toBeCloseTo(Math.sqrt(0.005 ** 2 + 0.01 ** 2 + 3 * 0.42 ** 2), 10);
+  });
+
+  it('lets a zero that stands off vanish from the difference, and stay in the mass', () => {
+    const off = (tag: string) => ({
+      ...investigation,
+      kit: investigation.kit.map((item) =>
+        item.tag === tag ? { ...item, offset: '0.4', scalePercent: '1' } : item,
+      ),
+    });
+    const amount = (of: Investigation, source: string) =>
+      result(three, bench, of).contributions.find((part) => part.source === source)?.amount;
+    expect(amount(off('C-07'), 'zero of C-07')).toBeCloseTo(0, 12);
+    expect(amount(off('B-01'), 'zero of B-01')).toBeCloseTo(0.04, 12);
+    // A scale that is 1 % too long makes the difference 1 % too large: ρ goes down by 1 %.
+    expect(amount(off('C-07'), 'scale of C-07')).toBeCloseTo(-0.084, 12);
+  });
+
+  it('joins both parts as the class does', () => {
+    const { instrumentPart } = result(three);
+    const joined = (repeatAndInstrument: 'larger' | 'sum' | 'root-sum-square') =>
+      result(three, revise(bench, { repeatAndInstrument })).uncertainty;
+    expect(joined('root-sum-square')).toBeCloseTo(Math.hypot(0.09704, instrumentPart), 5);
+    expect(joined('sum')).toBeCloseTo(0.09704 + instrumentPart, 5);
+    expect(joined('larger')).toBeCloseTo(instrumentPart, 10);
+  });
+
+  it('combines by every way: worst case by hand, standard as a rectangle, chance near it', () => {
+    // Tenths of a division: 0.01·0.1 + 0.1·0.1 + 2·0.1·0.84 + 0.5·0.84.
+    expect(result(three, presetNamed('Physics bench')).instrumentPart).toBeCloseTo(
+      0.001 + 0.01 + 0.168 + 0.42,
+      10,
+    );
+    const metrology = result(three, presetNamed('Metrology'));
+    expect(metrology.instrumentPart).toBeCloseTo(result(three).instrumentPart / Math.sqrt(3), 10);
+    expect(metrology.expanded?.k).toBeGreaterThan(1.95);
+    const drawn = result(
+      three,
+      revise(presetNamed('Metrology'), { combining: 'monte-carlo' }),
+    ).instrumentPart;
+    expect(drawn / metrology.instrumentPart).toBeGreaterThan(0.95);
+    expect(drawn / metrology.instrumentPart).toBeLessThan(1.1);
+    // Corners: the largest is (84 + 0.15)/(10 − 1.5), the smallest (84 − 0.15)/(10 + 1.5).
+    expect(result(three, revise(bench, { combining: 'largest-smallest' })).instrumentPart).toBeCloseTo(
+      (84.15 / 8.5 - 83.85 / 11.5) / 2,
+      6,
+    );
+  });
+
   it('states figures only where the class does', () => {
-    const table = tableOf(row(1, '84.0', '50.0', '60.0'));
-    expect(outcomeOf(investigation, table, presetNamed('First course')).result).toMatchObject({
+    expect(result(row(1, '84.0', '50.0', '60.0'), presetNamed('First course'))).toMatchObject({
       text: '8.40 g/cm³',
       plusMinus: null,
     });
+  });
+
+  it('leaves an abandoned or excluded trial out, with its reason', () => {
+    const entries = [...three, entry(2, besides.standing, 'excluded', { reason: 'splashed' })];
+    const { trials, trialsWanted } = of(entries);
+    expect(trials['pin']?.[1]).toMatchObject({ standing: 'excluded', reason: 'splashed' });
+    expect(trialsWanted).toBe(1);
+    expect(result(entries)).toMatchObject({ n: 2, values: [{ trial: 1 }, { trial: 3 }] });
+  });
+
+  it('reckons again only the row that changed', () => {
+    const reckoner = new OutcomeReckoner(investigation, bench);
+    const first = reckoner.outcomeOf(tableOf(three)).trials['pin'] ?? [];
+    const second =
+      reckoner.outcomeOf(tableOf([...three, ...row(4, '84.0', '50.0', '60.1')])).trials['pin'] ?? [];
+    expect(second.slice(0, 3).every((trial, at) => trial === first[at])).toBe(true);
+    expect(second).toHaveLength(4);
+  });
+
+  it('suggests an outlier, and never leaves it out by itself', () => {
+    const far = [...three, ...row(4, '84.0', '50.0', '60.1'), ...row(5, '84.0', '50.0', '55.0')];
+    expect(result(far)).toMatchObject({ n: 5, suspect: { trial: 5 } });
+  });
+
+  it('says where the mean of the results and the result of the means part', () => {
+    const unlike = [
+      ...row(1, '84.00', '50.0', '60.0'),
+      ...row(2, '20.00', '50.0', '53.0'),
+      ...row(3, '84.00', '50.0', '60.0'),
+    ];
+    expect(result(unlike).otherAverage).toMatch(/g\/cm³/);
+    expect(result(three).otherAverage).toBeNull();
   });
 });
 
@@ -123,7 +262,7 @@ describe('adviseOn', () => {
     [1, '5..2', /second point/],
     [1, '', null],
   ] as const)('column %i: “%s”', (at, text, expected) => {
-    const advice = adviseOn(text, investigation.columns[at]!, investigation, bench);
+    const advice = adviseOn(text, investigation.tables[0]!.columns[at]!, investigation, bench);
     if (expected === null) expect(advice).toBeNull();
     else expect(advice).toMatch(expected);
   });

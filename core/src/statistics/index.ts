@@ -1,1 +1,4 @@
+export * from './student';
 export * from './summary';
+export * from './line';
+export * from './outliers';

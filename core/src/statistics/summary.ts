@@ -1,9 +1,11 @@
-import { Exact } from '../figures';
+import { Exact } from '../figures/exact';
+import { coverageFactor } from './student';
 
 /** What repeated measurements of one thing say, in their own unit. */
 export interface Summary {
   readonly n: number;
   readonly mean: Exact;
+  readonly median: Exact;
   readonly smallest: Exact;
   readonly largest: Exact;
   /** Sample standard deviation (n − 1); null for fewer than two values. */
@@ -19,16 +21,18 @@ export interface Summary {
  * @throws RangeError for no values.
  */
 export function summarize(values: readonly Exact[]): Summary {
-  if (values.length === 0) throw new RangeError('There is nothing to average.');
+  const sorted = [...values].sort((a, b) => a.cmp(b));
+  const [smallest, largest] = [sorted[0], sorted.at(-1)];
+  if (!smallest || !largest) throw new RangeError('There is nothing to average.');
   const n = values.length;
   const mean = total(values).div(n);
   const deviations = values.map((value) => value.minus(mean));
   const variance = n < 2 ? null : total(deviations.map((deviation) => deviation.times(deviation))).div(n - 1);
-  const smallest = Exact.min(...values);
-  const largest = Exact.max(...values);
+  const [below = smallest, above = smallest] = [sorted[(n - 1) >> 1], sorted[n >> 1]];
   return {
     n,
     mean,
+    median: below.plus(above).div(2),
     smallest,
     largest,
     standardDeviation: variance && variance.sqrt(),
@@ -38,5 +42,9 @@ export function summarize(values: readonly Exact[]): Summary {
   };
 }
 
-const total = (values: readonly Exact[]): Exact =>
+/** Half the width of the 95 % t-interval of the mean; null for fewer than two values. */
+export const meanInterval = ({ n, sdOfMean }: Summary): number | null =>
+  sdOfMean && coverageFactor(n - 1) * sdOfMean.toNumber();
+
+export const total = (values: readonly Exact[]): Exact =>
   values.reduce((sum, value) => sum.plus(value), new Exact(0));

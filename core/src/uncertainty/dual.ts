@@ -32,3 +32,19 @@ function join(value: number, ...terms: readonly (readonly [Dual, number])[]): Du
   }
   return { value, by };
 }
+
+/** A function of one input, by its value and its derivative there. */
+const applied =
+  (f: (x: number) => number, slope: (x: number) => number) =>
+  (a: Dual): Dual =>
+    join(f(a.value), [a, slope(a.value)]);
+
+export const dualFunctions = {
+  sqrt: applied(Math.sqrt, (x) => 0.5 / Math.sqrt(x)),
+  log: applied(Math.log10, (x) => 1 / (x * Math.LN10)),
+  ln: applied(Math.log, (x) => 1 / x),
+  exp: applied(Math.exp, Math.exp),
+  sin: applied(Math.sin, Math.cos),
+  cos: applied(Math.cos, (x) => -Math.sin(x)),
+  abs: applied(Math.abs, Math.sign),
+} as const;

@@ -4,3 +4,5 @@ export * from './corners';
 export * from './monteCarlo';
 export * from './budget';
 export * from './report';
+export * from './term';
+export * from './combine';

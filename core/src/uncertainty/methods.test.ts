@@ -1,15 +1,19 @@
 import { describe, expect, it } from 'vitest';
+import { parseExpression } from '../figures';
 import {
   budgetOf,
+  compiled,
+  dualOf,
+  spreadOf,
+  termOf,
+  variable,
   largestSmallest,
   minus,
   monteCarlo,
   over,
   plus,
-  power,
   propagate,
   quadrature,
-  times,
   worstCase,
   type Component,
   type Dual,
@@ -57,22 +61,34 @@ describe('largest–smallest', () => {
   });
 });
 
-describe('Monte Carlo', () => {
-  const density = (at: (name: string) => Dual) =>
-    over(times(at('m'), power(at('k'), 2)), minus(at('b'), at('a')));
+/** A term from a formula in plain numbers. */
+const term = (formula: string) => termOf(parseExpression(formula), (name) => ({ kind: 'input', name }));
 
+describe('Monte Carlo', () => {
   it('agrees with quadrature for a linear model within four of its own standard errors', () => {
     const inputs = [
       input('a', 12, part('repeat of a', 0.3, 'repeat')),
       input('b', 5, part('repeat of b', 0.2, 'repeat')),
       input('c', 7, part('bound of c', 0.25)),
+      input('d', 0, { ...part('triangle of d', 0.3), shape: 'triangular' }),
     ];
-    const model = (at: (name: string) => Dual) => plus(minus(at('a'), at('b')), at('c'));
-    const draws = 40_000;
-    const { mean, standardDeviation } = monteCarlo(model, inputs, { draws, seed: 7, standard: false });
-    const exact = Math.hypot(0.3, 0.2, 0.25 / Math.sqrt(3));
+    const draws = 200_000;
+    const { mean, standardDeviation } = monteCarlo(term('a - b + c + d'), inputs, {
+      draws,
+      seed: 7,
+      standard: false,
+    });
+    const exact = Math.hypot(0.3, 0.2, 0.25 / Math.sqrt(3), 0.3 / Math.sqrt(6));
     expect(Math.abs(mean - 14)).toBeLessThan((4 * exact) / Math.sqrt(draws));
     expect(Math.abs(standardDeviation - exact)).toBeLessThan((4 * exact) / Math.sqrt(2 * draws));
+  });
+
+  it('moves together what shares a source: an offset vanishes from a difference', () => {
+    const inputs = [input('a', 30, part('zero', 0.1, 'offset')), input('b', 10, part('zero', 0.1, 'offset'))];
+    const run = (formula: string) =>
+      monteCarlo(term(formula), inputs, { draws: 5000, seed: 1, standard: true }).standardDeviation;
+    expect(run('a - b')).toBeCloseTo(0, 12);
+    expect(run('a + b') / 0.2).toBeCloseTo(1, 1);
   });
 
   it('is the same for the same seed, and its interval holds 95 of 100', () => {
@@ -82,26 +98,51 @@ describe('Monte Carlo', () => {
       input('a', 50, part('a', 0.2)),
       input('b', 60, part('b', 0.2)),
     ];
-    const run = (seed: number) => monteCarlo(density, inputs, { draws: 20_000, seed, standard: false });
+    const density = term('m * k^2! / (b - a)');
+    const values = new Float64Array(20_000);
+    const run = (seed: number) =>
+      monteCarlo(density, inputs, { draws: 20_000, seed, standard: false }, values);
     expect(run(3)).toEqual(run(3));
     expect(run(3).mean).not.toBe(run(4).mean);
-    const { low, high, mean, standardDeviation } = run(3);
+    const { mean, standardDeviation } = run(3);
+    const { low, high, bins } = spreadOf(values);
     expect(low).toBeLessThan(mean);
     expect((high - low) / standardDeviation).toBeGreaterThan(3.2);
     expect((high - low) / standardDeviation).toBeLessThan(4.1);
-    const u = quadrature(propagate(density, inputs).contributions) / Math.sqrt(3);
+    expect(bins.reduce((sum, count) => sum + count, 0)).toBeGreaterThan(0.99 * values.length);
+    const u = quadrature(propagate((at) => dualOf(density, at), inputs).contributions) / Math.sqrt(3);
     expect(standardDeviation / u).toBeGreaterThan(0.97);
     expect(standardDeviation / u).toBeLessThan(1.03);
   });
 
-  it('keeps a tiny spread on a large mean', () => {
-    const inputs = [input('a', 1e9, part('a', 1e-3, 'repeat'))];
-    const { standardDeviation } = monteCarlo((at) => at('a'), inputs, {
-      draws: 20_000,
-      seed: 1,
-      standard: false,
-    });
-    expect(standardDeviation / 1e-3).toBeCloseTo(1, 1);
+  it('keeps a tiny spread on a large mean, and widens for few degrees of freedom', () => {
+    const run = (degrees?: number) =>
+      monteCarlo(
+        term('a'),
+        [input('a', 1e9, { ...part('a', 1e-3, 'repeat'), ...(degrees ? { degrees } : {}) })],
+        { draws: 40_000, seed: 1, standard: false },
+      ).standardDeviation;
+    expect(run() / 1e-3).toBeCloseTo(1, 1);
+    // Student's distribution with 5 degrees of freedom has the variance 5/3.
+    expect(run(5) / 1e-3).toBeCloseTo(Math.sqrt(5 / 3), 1);
+  });
+});
+
+describe('a term', () => {
+  it('gives, as a dual, the derivatives that small steps give', () => {
+    const formula = term('sqrt(a) * exp(b / 10!) + sin(a) / cos(b) - ln(a) * abs(b) + mean(a, b)');
+    const at = { a: 2.3, b: 1.1 };
+    const value = (a: number, b: number) =>
+      dualOf(formula, (name) => variable(name, name === 'a' ? a : b)).value;
+    const dual = dualOf(formula, (name) => variable(name, at[name as 'a' | 'b']));
+    const h = 1e-6;
+    expect(dual.by.get('a')).toBeCloseTo((value(2.3 + h, 1.1) - value(2.3 - h, 1.1)) / (2 * h), 6);
+    expect(dual.by.get('b')).toBeCloseTo((value(2.3, 1.1 + h) - value(2.3, 1.1 - h)) / (2 * h), 6);
+    const blocks = new Map([
+      ['a', new Float64Array([2.3])],
+      ['b', new Float64Array([1.1])],
+    ]);
+    expect(compiled(formula, 1)(blocks)[0]).toBeCloseTo(dual.value, 12);
   });
 });
 

@@ -9,6 +9,10 @@ export interface Component {
   readonly kind: ComponentKind;
   /** Signed size in the input's unit: a half-width or a standard uncertainty, as the course has it. */
   readonly size: number;
+  /** Degrees of freedom of a repeat part; infinitely many for what is not found by repeating. */
+  readonly degrees?: number;
+  /** How it is spread, where its kind does not say: repeats as Student's distribution, bounds evenly. */
+  readonly shape?: 'normal' | 'rectangular' | 'triangular';
 }
 
 /**
@@ -26,6 +30,7 @@ export interface Contribution {
   readonly kind: ComponentKind;
   /** Σ c·u over the inputs that share the source, signed, in the result's unit. May vanish. */
   readonly amount: number;
+  readonly degrees?: number;
 }
 
 export interface Propagated {
@@ -53,9 +58,9 @@ export function propagate(
   const bySource = new Map<string, Contribution>();
   for (const { name, components } of inputs) {
     const sensitivity = result.by.get(name) ?? 0;
-    for (const { source, kind, size } of components) {
+    for (const { source, kind, size, degrees } of components) {
       const amount = (bySource.get(source)?.amount ?? 0) + sensitivity * size;
-      bySource.set(source, { source, kind, amount });
+      bySource.set(source, { source, kind, amount, ...(degrees === undefined ? {} : { degrees }) });
     }
   }
   return { value: result.value, sensitivities: result.by, contributions: [...bySource.values()] };

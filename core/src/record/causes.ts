@@ -1,0 +1,207 @@
+/** A cause of error: what it does to the result, what kind it is, and how to test for it. */
+export interface ErrorCause {
+  readonly code: string;
+  readonly cause: string;
+  readonly effect: string;
+  readonly kind: 'systematic' | 'random' | 'either';
+  readonly test: string;
+  /** Which way it pushes the result: up, down, or either way. */
+  readonly pushes: 'up' | 'down' | 'either';
+  /** Findings of a second look that make it likely. */
+  readonly findings: readonly string[];
+}
+
+const row = (
+  code: string,
+  cause: string,
+  effect: string,
+  kind: ErrorCause['kind'],
+  pushes: ErrorCause['pushes'],
+  test: string,
+  ...findings: string[]
+): ErrorCause => ({ code, cause, effect, kind, pushes, test, findings });
+
+/** Causes of error of the methods in a school laboratory; an investigation names those that belong to its own. */
+export const errorCauses: readonly ErrorCause[] = [
+  row(
+    'wet-when-weighed',
+    'The object was wet when it was weighed',
+    'the mass is too large',
+    'systematic',
+    'up',
+    'Dry it and weigh again.',
+  ),
+  row(
+    'bubble',
+    'A bubble clung to the object',
+    'the volume is too large',
+    'either',
+    'down',
+    'Tap, look, repeat.',
+    'outlier',
+  ),
+  row(
+    'splash',
+    'Water splashed out as it went in',
+    'the volume is too small',
+    'systematic',
+    'up',
+    'Slide it in; read the start again afterwards.',
+    'outlier',
+  ),
+  row(
+    'soaks',
+    'The object soaks up water',
+    'the mass grows and the volume comes out too small',
+    'systematic',
+    'either',
+    'Weigh it afterwards; seal it.',
+  ),
+  row(
+    'not-covered',
+    'The object was not covered',
+    'the volume is too small',
+    'systematic',
+    'up',
+    'Take more liquid.',
+  ),
+  row(
+    'curve-top',
+    'The top of the curve was read',
+    'it cancels in a difference, and stays in a single reading',
+    'systematic',
+    'either',
+    'Read the bottom of the curve, the eye level.',
+  ),
+  row(
+    'eye-height',
+    'The eye was at another height before and after',
+    'the volume is off either way',
+    'random',
+    'either',
+    'Bring the eye level each time.',
+    'outlier',
+  ),
+  row(
+    'zero-error-left',
+    'A zero error was left in',
+    'all lengths are shifted',
+    'systematic',
+    'either',
+    'Close the jaws on nothing and read.',
+  ),
+  row(
+    'balance-changed',
+    'The balance was changed between weighings',
+    'its offset no longer cancels',
+    'systematic',
+    'either',
+    'Use the balance with the same tag.',
+    'other-balance',
+  ),
+  row(
+    'outside-wet',
+    'Fingerprints or drips on the outside',
+    'the mass is too large',
+    'either',
+    'up',
+    'Wipe it; use tongs.',
+  ),
+  row(
+    'bulb-on-base',
+    'The bulb lay on the base, or there was too little ice',
+    'the temperature is off',
+    'systematic',
+    'either',
+    'Clamp it; take more ice.',
+  ),
+  row(
+    'gripped',
+    'A soft object was squeezed',
+    'the length is too small',
+    'systematic',
+    'up',
+    'Find the thickness from the density.',
+  ),
+  row(
+    'film',
+    'A film stayed in the measuring vessel',
+    'less was delivered than was read',
+    'systematic',
+    'up',
+    'Use glass that is marked to deliver, drain it, weigh.',
+  ),
+  row(
+    'left-on-holder',
+    'Material stayed on the holder',
+    'the loss of mass is too large',
+    'systematic',
+    'up',
+    'Weigh it with its tray.',
+  ),
+  row(
+    'evaporated',
+    'Some of it evaporated between the readings',
+    'the mass is too small later on',
+    'systematic',
+    'down',
+    'Cover it, and read at once.',
+  ),
+  row(
+    'miscounted',
+    'Some were missed or counted twice',
+    'the share of one is off',
+    'either',
+    'either',
+    'Count them in rows of ten.',
+    'outlier',
+  ),
+  row(
+    'drops-uneven',
+    'The drops were not alike',
+    'the volume of a drop scatters',
+    'random',
+    'either',
+    'Hold it upright; press slowly and evenly.',
+    'outlier',
+  ),
+  row(
+    'not-square',
+    'It was not measured square across, or is not of that shape',
+    'a length is too large',
+    'either',
+    'down',
+    'Measure at several places and turns.',
+    'outlier',
+  ),
+  row(
+    'air-moves',
+    'Moving air or a warm thing near',
+    'the loss is not even in time',
+    'random',
+    'either',
+    'Plot it: is it a straight line?',
+  ),
+];
+
+/** The causes of an investigation; those that a finding or the direction of its error speaks for come first. */
+export function likelyCauses(
+  codes: readonly string[],
+  found: ReadonlySet<string>,
+  leans: 'up' | 'down' | null,
+): { readonly cause: ErrorCause; readonly why: string | null }[] {
+  return errorCauses
+    .filter(({ code }) => codes.includes(code))
+    .map((cause) => {
+      const finding = cause.findings.some((code) => found.has(code));
+      const fits = leans !== null && cause.pushes === leans;
+      const why = finding
+        ? 'The second look found something that fits.'
+        : fits
+          ? `It would push the result ${leans}, the way yours lies.`
+          : null;
+      return { cause, why, rank: finding ? 0 : fits ? 1 : 2 };
+    })
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ cause, why }) => ({ cause, why }));
+}

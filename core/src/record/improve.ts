@@ -1,0 +1,92 @@
+import type { Conventions } from '../conventions';
+import { Exact } from '../figures';
+import { instrumentOf, type Model as Make } from '../instruments';
+import { roundToFigures } from '../figures';
+import { kitOf, type Investigation, type KitItem } from './investigation';
+import { joined, OutcomeReckoner, type Result } from './outcome';
+import type { Cell } from './table';
+
+/** One thing that could be done, and what the uncertainty would then be. */
+export interface Improvement {
+  readonly what: string;
+  /** In the result's unit. */
+  readonly uncertainty: number;
+  /** What it is now over what it would be; 1 changes nothing. */
+  readonly times: number;
+  readonly text: string;
+}
+
+/**
+ * What would make a result more certain, reckoned anew for each: another make of the same kind in place of a piece of the kit,
+ * and more trials. Best first. What changes nothing is told too, if it is what one would think of first.
+ */
+export function improvements(
+  investigation: Investigation,
+  cells: ReadonlyMap<string, Cell>,
+  conventions: Conventions,
+  { plan, uncertainty, repeatPart, instrumentPart, n }: Result,
+): Improvement[] {
+  if (uncertainty === null || uncertainty === 0) return [];
+  const told = (what: string, then: number): Improvement => ({
+    what,
+    uncertainty: then,
+    times: uncertainty / then,
+    text:
+      uncertainty / then < 1.05
+        ? `${what} changes nothing that is written.`
+        : `${what} makes it ±${roundToFigures(new Exact(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
+  });
+  const kit = investigation.kit.flatMap((item) =>
+    finerMakes(investigation, cells, item).flatMap((make) => {
+      const changed = {
+        ...investigation,
+        kit: investigation.kit.map((own) => (own.tag === item.tag ? { ...own, model: make.id } : own)),
+      };
+      const state = new OutcomeReckoner(changed, conventions)
+        .outcomeOf(cells)
+        .results.find((result) => result.plan.key === plan.key);
+      const then = state?.state === 'reckoned' ? state.result.uncertainty : null;
+      return then === null || then === undefined || then >= uncertainty
+        ? []
+        : [told(`A ${make.name} in place of ${item.tag}`, then)];
+    }),
+  );
+  const more = (extra: number): Improvement[] =>
+    repeatPart === null || n < 2
+      ? []
+      : [
+          told(
+            `${extra} more trials`,
+            joined(repeatPart * Math.sqrt(n / (n + extra)), instrumentPart, conventions),
+          ),
+        ];
+  return [...kit, ...more(3), ...more(9)].sort((a, b) => a.uncertainty - b.uncertainty);
+}
+
+/** Makes of the same kind and unit that are finer, and whose scale holds everything that was read. */
+function finerMakes(investigation: Investigation, cells: ReadonlyMap<string, Cell>, item: KitItem): Make[] {
+  const { models } = instrumentOf(item.kind);
+  const own = models.find(({ id }) => id === kitOf(investigation, item.tag).model);
+  if (!own) return [];
+  const keys = new Set(
+    investigation.tables.flatMap(({ columns }) =>
+      columns.flatMap((column) =>
+        column.kind === 'measured' && column.tag === item.tag ? [column.key] : [],
+      ),
+    ),
+  );
+  const largest = Math.max(
+    0,
+    ...[...cells.values()].flatMap(({ current }) =>
+      keys.has(current.column) ? [Number(current.text.replace(',', '.')) || 0] : [],
+    ),
+  );
+  return models.filter(
+    ({ id, unit, tolerance, division, highest, lowest }) =>
+      id !== own.id &&
+      unit === own.unit &&
+      Number(highest) >= largest &&
+      Number(lowest) <= largest &&
+      (Number(tolerance) < Number(own.tolerance) || Number(division) < Number(own.division)),
+  );
+}

@@ -1,0 +1,254 @@
+import type { Conventions } from '../conventions';
+import { parseNumber } from '../figures';
+import { besides, columnOf, type Investigation, type MeasuredColumn } from './investigation';
+import type { Outcome } from './outcome';
+import type { Finding } from './secondLook';
+import { cellKey, type Cell } from './table';
+import { checkWorked } from './worked';
+
+/** A logbook as a second look has it. */
+export interface LogbookLook {
+  readonly investigation: Investigation;
+  readonly cells: ReadonlyMap<string, Cell>;
+  readonly outcome: Outcome;
+  readonly conventions: Conventions;
+}
+
+type Found = Finding & { readonly table: string };
+
+/** A rule that needs more than one table’s texts: tags, times, results. */
+interface LogbookRule {
+  readonly code: string;
+  find(look: LogbookLook): readonly Found[];
+}
+
+const eachMeasured = (
+  { investigation, outcome }: LogbookLook,
+  find: (column: MeasuredColumn, table: string, trials: readonly number[]) => readonly Found[],
+): Found[] =>
+  investigation.tables.flatMap(({ key, columns }) =>
+    columns.flatMap((column) =>
+      column.kind === 'measured'
+        ? find(
+            column,
+            key,
+            (outcome.trials[key] ?? [])
+              .filter(({ standing }) => standing === 'counts')
+              .map(({ trial }) => trial),
+          )
+        : [],
+    ),
+  );
+
+/** Everything a second look looks for in a whole logbook; a new rule is a row. */
+export const logbookRules: readonly LogbookRule[] = [
+  {
+    code: 'other-balance',
+    find: ({ investigation, cells, outcome }) =>
+      investigation.tables.flatMap((table) =>
+        (outcome.trials[table.key] ?? []).flatMap(({ trial }) =>
+          table.columns.flatMap((column): Found[] => {
+            const written = cells.get(cellKey(trial, column.key))?.current;
+            if (column.kind !== 'measured' || !written || written.tag === column.tag) return [];
+            return [
+              {
+                code: 'other-balance',
+                table: table.key,
+                place: { trial, column: column.key },
+                sentence: `It was read on ${written.tag}, the others on ${column.tag}: an offset no longer cancels.`,
+                sure: 'certain',
+              },
+            ];
+          }),
+        ),
+      ),
+  },
+  {
+    code: 'looks-copied',
+    find: (look) =>
+      eachMeasured(look, (column, table, trials): Found[] => {
+        if (column.carried) return [];
+        const texts = trials.flatMap((trial) => {
+          const text = look.cells.get(cellKey(trial, column.key))?.current.text.trim();
+          return text ? [{ trial, text }] : [];
+        });
+        const [first] = texts;
+        // Four in a row without any scatter is rare where something is estimated; a display may well repeat itself.
+        if (!first || texts.length < 4 || texts.some(({ text }) => text !== first.text)) return [];
+        return [
+          {
+            code: 'looks-copied',
+            table,
+            place: { trial: texts.at(-1)?.trial ?? first.trial, column: column.key },
+            sentence: `${first.text} ${texts.length} times: was it read anew each time?`,
+            sure: 'worth a look',
+          },
+        ];
+      }),
+  },
+  {
+    code: 'outlier',
+    find: ({ investigation, outcome }) =>
+      outcome.results.flatMap((state): Found[] => {
+        if (state.state !== 'reckoned' || !state.result.suspect || state.plan.kind !== 'mean') return [];
+        const { trial, sentence } = state.result.suspect;
+        const table = columnOf(investigation, state.plan.column)?.table.key ?? '';
+        return [
+          {
+            code: 'outlier',
+            table,
+            place: { trial, column: state.plan.column },
+            sentence,
+            sure: 'worth a look',
+          },
+        ];
+      }),
+  },
+  {
+    code: 'wrong-direction',
+    find: ({ investigation, outcome }) =>
+      investigation.tables.flatMap((table) =>
+        (outcome.trials[table.key] ?? []).flatMap(({ trial, derived, standing }) =>
+          standing !== 'counts'
+            ? []
+            : Object.entries(derived).flatMap(([column, cell]): Found[] =>
+                cell.state === 'refused'
+                  ? [
+                      {
+                        code: 'wrong-direction',
+                        table: table.key,
+                        place: { trial, column },
+                        sentence: cell.reason,
+                        sure: 'certain',
+                      },
+                    ]
+                  : [],
+              ),
+        ),
+      ),
+  },
+  {
+    code: 'worked-wrong',
+    find: ({ investigation, cells, outcome, conventions }) =>
+      investigation.tables.flatMap((table) =>
+        (outcome.trials[table.key] ?? []).flatMap((trial) =>
+          table.columns.flatMap((column): Found[] => {
+            const text = cells.get(cellKey(trial.trial, column.key))?.current.text;
+            if (column.kind !== 'derived' || column.by !== 'student' || text === undefined) return [];
+            const verdict = checkWorked(
+              text,
+              column,
+              trial.derived[column.key],
+              valuesOf(trial),
+              conventions,
+            );
+            if (!verdict || verdict.outcome === 'right') return [];
+            const sentence =
+              verdict.outcome === 'unreadable'
+                ? verdict.problem.message
+                : verdict.causes[0]
+                  ? `${verdict.causes[0].title} ${verdict.causes[0].look}`
+                  : 'Its readings give another value: reckon it once more.';
+            return [
+              {
+                code: 'worked-wrong',
+                table: table.key,
+                place: { trial: trial.trial, column: column.key },
+                sentence,
+                sure: 'certain',
+              },
+            ];
+          }),
+        ),
+      ),
+  },
+  {
+    code: 'contradicts-floating',
+    find: ({ cells, outcome, investigation }) => {
+      // Only where a student has said whether it floats.
+      const said = [...cells.values()].find(({ current }) => current.column === besides.answer('float'))
+        ?.current.text;
+      const floats =
+        said === undefined
+          ? null
+          : /\b(yes|floats?)\b/i.test(said)
+            ? true
+            : /\b(no|sinks?)\b/i.test(said)
+              ? false
+              : null;
+      if (floats === null) return [];
+      return outcome.results.flatMap((state): Found[] => {
+        if (state.state !== 'reckoned' || state.plan.unit !== 'g/cm³') return [];
+        const density = state.result.value.value.toNumber();
+        return density < 0.998 === floats
+          ? []
+          : [
+              {
+                code: 'contradicts-floating',
+                table: investigation.tables[0]?.key ?? '',
+                place: { trial: 'mean', column: state.plan.key },
+                sentence: `You wrote that it ${floats ? 'floats on' : 'sinks in'} water, and ${state.result.text} says the opposite.`,
+                sure: 'likely',
+              },
+            ];
+      });
+    },
+  },
+  {
+    code: 'supplied-number',
+    find: (look) =>
+      look.investigation.supplied
+        ? []
+        : eachMeasured(look, (column, table, trials) =>
+            trials.flatMap((trial): Found[] =>
+              look.cells.get(cellKey(trial, column.key))?.current.origin === 'teacher'
+                ? [
+                    {
+                      code: 'supplied-number',
+                      table,
+                      place: { trial, column: column.key },
+                      sentence: 'This number was supplied; here only what you read yourselves counts.',
+                      sure: 'certain',
+                    },
+                  ]
+                : [],
+            ),
+          ),
+  },
+  {
+    code: 'not-a-count',
+    find: ({ investigation, cells, outcome }) =>
+      investigation.tables.flatMap((table) =>
+        (outcome.trials[table.key] ?? []).flatMap(({ trial }) =>
+          table.columns.flatMap((column): Found[] => {
+            const text = cells.get(cellKey(trial, column.key))?.current.text;
+            if (column.kind !== 'count' || text === undefined) return [];
+            const parsed = parseNumber(text);
+            return parsed.ok && parsed.number.value.isInteger()
+              ? []
+              : [
+                  {
+                    code: 'not-a-count',
+                    table: table.key,
+                    place: { trial, column: column.key },
+                    sentence: `${text} is no count.`,
+                    sure: 'certain',
+                  },
+                ];
+          }),
+        ),
+      ),
+  },
+];
+
+/** Every value of a trial by its column. */
+function valuesOf({ read, derived }: Outcome['trials'][string][number]) {
+  return {
+    ...read,
+    ...Object.fromEntries(
+      Object.entries(derived).flatMap(([key, cell]) =>
+        cell.state === 'reckoned' ? [[key, cell.value]] : [],
+      ),
+    ),
+  };
+}

@@ -1,0 +1,364 @@
+import { describe, expect, it } from 'vitest';
+import { presetNamed, presets } from '../conventions';
+import { checkInvestigation } from './checkInvestigation';
+import { besides, type Investigation } from './investigation';
+import { secondLookAt } from './look';
+import { improvements } from './improve';
+import { likelyCauses } from './causes';
+import { outcomeOf, type Result } from './outcome';
+import {
+  boltPin,
+  deckSleeve,
+  evaporatingPan,
+  jarInside,
+  lampOil,
+  oneDrop,
+  panBrine,
+  readyMade,
+  rivetCrate,
+  shackleRing,
+  tallyToken,
+} from './readyMade';
+import { tableOf, type Entry } from './table';
+import { resultWorking, trialWorking } from './working';
+
+const bench = presetNamed('Chemistry bench');
+
+let made = 0;
+const entry = (trial: number, column: string, text: string, rest: Partial<Entry> = {}): Entry => ({
+  id: `e${(made += 1)}`,
+  trial,
+  column,
+  text,
+  tag: '',
+  reader: 'Ada Lind',
+  writtenAt: '2026-03-02T09:10:00Z',
+  replaces: null,
+  reason: null,
+  ...rest,
+});
+/** Rows of texts under some columns; a trial each. */
+const rows = (what: Investigation, columns: string, ...texts: string[]): Entry[] =>
+  texts.flatMap((line, at) =>
+    line.split(' ').map((text, nth) => {
+      const key = columns.split(' ')[nth] ?? '';
+      const column = what.tables.flatMap((table) => table.columns).find((own) => own.key === key);
+      return entry(at + 1, key, text, { tag: column?.kind === 'measured' ? column.tag : '' });
+    }),
+  );
+const outcome = (what: Investigation, entries: readonly Entry[], conventions = bench) =>
+  outcomeOf(what, tableOf(entries), conventions);
+const result = (what: Investigation, key: string, entries: readonly Entry[], conventions = bench): Result => {
+  const state = outcome(what, entries, conventions).results.find(({ plan }) => plan.key === key);
+  if (state?.state !== 'reckoned') throw new Error(`${key}: ${state?.state}, ${state?.why}`);
+  return state.result;
+};
+
+describe('investigations that come with the app', () => {
+  it.each(readyMade.map((what) => [what.title, what] as const))(
+    '%s can be used, and kept as JSON',
+    (_, what) => {
+      expect(checkInvestigation(what)).toEqual([]);
+      expect(JSON.parse(JSON.stringify(what))).toEqual(what);
+      expect(what.steps.some(({ caution }) => caution)).toBe(true);
+    },
+  );
+
+  it('a sleeve: the octagon less its bore', () => {
+    // 2(√2 − 1)·30² − π·6² = 745.584 − 113.097 mm²; × 40 mm = 25.2995 cm³; 222.6 g over it: 8.7986.
+    const entries = rows(deckSleeve, 'mass w d h', '222.6 30.00 12.00 40.00');
+    expect(result(deckSleeve, 'rho', entries).value.value.toFixed(4)).toBe('8.7986');
+    expect(outcome(deckSleeve, entries).trials['sleeve']?.[0]?.derived).toMatchObject({
+      r: { text: '6.000' },
+      V: { state: 'reckoned' },
+    });
+  });
+
+  it('oil: the slope does not mind the empty vessel, the trials do', () => {
+    // M = 61.20 + 0.80·V without any scatter.
+    const entries = [
+      ...rows(lampOil, 'empty', '61.20', '61.21', '61.19'),
+      ...rows(lampOil, 'V M', '20.0 77.20', '40.0 93.20', '60.0 109.20', '80.0 125.20', '100.0 141.20'),
+    ];
+    const slope = result(lampOil, 'slope', entries);
+    expect(slope.value.value.toNumber()).toBeCloseTo(0.8, 12);
+    expect(slope.line?.intercept).toBeCloseTo(61.2, 10);
+    const trials = result(lampOil, 'rho', entries);
+    expect(trials.value.value.toNumber()).toBeCloseTo(0.8, 12);
+    // The three weighings of the empty vessel scatter by 0.01/√3, and every trial has it.
+    expect(
+      trials.contributions.find(({ source }) => source.startsWith('scatter of mass of the empty')),
+    ).toMatchObject({
+      kind: 'repeat',
+      degrees: 2,
+    });
+  });
+
+  it('brine in portions: a weighing in the middle makes one portion too large and the next too small', () => {
+    const even = rows(
+      panBrine,
+      'R M',
+      '0.00 50.00',
+      '8.00 59.60',
+      '16.00 69.20',
+      '24.00 78.80',
+      '32.00 88.40',
+      '40.00 98.00',
+    );
+    const { contributions, shares, repeatPart, value, n } = result(panBrine, 'rho', even);
+    expect([shares, repeatPart, n, value.value.toFixed(6)]).toEqual([true, null, 5, '1.200000']);
+    const of = (source: string) => contributions.find((part) => part.source === source)?.amount ?? NaN;
+    // Mean of mᵢ/8 over five: (last − first)/40, so 0.005 g at either end counts as 0.000125 and in the middle not at all.
+    expect(of('reading mass of beaker and brine of trial 6')).toBeCloseTo(0.005 / 40, 12);
+    expect(of('reading mass of beaker and brine of trial 1')).toBeCloseTo(-0.005 / 40, 12);
+    expect(of('reading mass of beaker and brine of trial 3')).toBeCloseTo(0, 12);
+  });
+
+  it('a jar: its inside by two routes', () => {
+    const entries = [
+      ...rows(jarInside, 'd h', '50.00 51.00', '50.00 51.00'),
+      ...rows(jarInside, 'dry full', '182.4 282.3'),
+    ];
+    // π·5²/4·5.1 = 100.138 mL; 99.9 g of water at 0.9982 g/mL: 100.080 mL.
+    expect(result(jarInside, 'inner', entries).value.value.toFixed(3)).toBe('100.138');
+    expect(result(jarInside, 'water', entries).value.value.toFixed(3)).toBe('100.080');
+  });
+
+  it('a pan: clock times across midnight, and when the line is down to the mark', () => {
+    const entries = rows(
+      evaporatingPan,
+      't depth mass',
+      '23:40 30.0 410.0',
+      '23:50 29.5 405.0',
+      '0:00 29.0 400.0',
+      '0:10 28.5 395.0',
+      '0:20 28.0 390.0',
+    );
+    // 0.05 mm a minute: from 30 mm to 12 mm in 360 minutes.
+    expect(result(evaporatingPan, 'when', entries).value.value.toNumber()).toBeCloseTo(360, 8);
+    expect(result(evaporatingPan, 'sinking', entries).value.value.toNumber()).toBeCloseTo(-0.05, 12);
+    expect(result(evaporatingPan, 'drying', entries).value.value.toNumber()).toBeCloseTo(-0.5, 12);
+  });
+
+  it('rivets and drops', () => {
+    const crate = rows(rivetCrate, 'n tray M', '10 40.0 72.0', '20 40.0 104.0', '30 40.0 136.0');
+    expect(result(rivetCrate, 'crate', crate).value.value.toNumber()).toBeCloseTo(384, 9);
+    expect(result(rivetCrate, 'times', crate).value.value.toNumber()).toBeCloseTo(384, 9);
+    const drops = rows(oneDrop, 'before n after', '2.00 80 6.00', '2.00 84 6.00');
+    // 4/80 = 0.05, 4/84 = 0.047619: their mean.
+    expect(result(oneDrop, 'drop', drops).value.value.toFixed(6)).toBe('0.048810');
+  });
+
+  it('a token: a zero error of the caliper shifts all three lengths together', () => {
+    const entries = rows(tallyToken, 'mass L W H', '33.60 60.00 40.00 5.00', '33.60 60.00 40.00 5.00');
+    const { contributions, value } = result(tallyToken, 'rho', entries);
+    expect(value.value.toNumber()).toBeCloseTo(2.8, 12);
+    // ρ·0.05·(1/60 + 1/40 + 1/5).
+    expect(Math.abs(contributions.find(({ source }) => source === 'zero of V-01')?.amount ?? 0)).toBeCloseTo(
+      2.8 * 0.05 * (1 / 60 + 1 / 40 + 1 / 5),
+      10,
+    );
+  });
+
+  it.each(presets.map((preset) => [preset.preset, preset] as const))(
+    'has a result and a working under %s',
+    (_, preset) => {
+      const entries = rows(
+        boltPin,
+        'mass before after',
+        '214.6 50.0 74.5',
+        '214.5 48.0 72.4',
+        '214.7 51.0 75.5',
+      );
+      const reached = result(boltPin, 'rho', entries, preset);
+      expect(reached.text).toMatch(/8\.\d.* g\/cm³/);
+      expect(resultWorking(reached, preset).length).toBeGreaterThan(1);
+      const [trial] = outcome(boltPin, entries, preset).trials['pin'] ?? [];
+      expect(trialWorking(boltPin, trial!, preset).map(({ title }) => title)).toEqual([
+        'Trial 1: volume',
+        'Trial 1: density',
+      ]);
+    },
+  );
+});
+
+describe('a second look at a logbook', () => {
+  const look = (what: Investigation, entries: readonly Entry[]) =>
+    secondLookAt(what, tableOf(entries), outcome(what, entries), bench).map(({ code, place }) => [
+      code,
+      place.trial,
+      place.column,
+    ]);
+  const clean = rows(boltPin, 'mass before after', '214.6 50.0 74.5', '214.5 48.0 72.4', '214.7 51.0 75.5');
+
+  it('finds nothing in a careful one', () => {
+    expect(look(boltPin, clean)).toEqual([]);
+  });
+
+  it.each([
+    ['uneven-decimals', 1, 'before', '50'],
+    ['finer-than-instrument', 1, 'mass', '214.61'],
+    ['off-the-scale', 1, 'after', '104.0'],
+    ['wrong-direction', 1, 'after', '49.0'],
+  ])('finds %s', (code, trial, column, text) => {
+    const entries = clean.map((own) =>
+      own.trial === trial && own.column === column ? { ...own, text } : own,
+    );
+    expect(look(boltPin, entries).map(([found]) => found)).toContain(code);
+  });
+
+  it('finds another balance, copied values and an outlier', () => {
+    const other = clean.map((own, at) => (at === 0 ? { ...own, tag: 'B-09' } : own));
+    expect(look(boltPin, other)).toEqual([['other-balance', 1, 'mass']]);
+    const copied = rows(
+      boltPin,
+      'mass before after',
+      '214.6 50.0 74.5',
+      '214.5 50.0 74.4',
+      '214.7 50.0 74.6',
+      '214.6 50.0 74.5',
+    );
+    expect(look(boltPin, copied)).toEqual([['looks-copied', 4, 'before']]);
+    const far = rows(
+      boltPin,
+      'mass before after',
+      '214.6 50.0 74.5',
+      '214.5 48.0 72.4',
+      '214.7 51.0 75.5',
+      '214.6 50.2 70.3',
+      '214.6 49.0 73.5',
+    );
+    expect(look(boltPin, far)).toEqual([['outlier', 4, 'rho']]);
+  });
+
+  it('re-does what a student worked', () => {
+    const readings = rows(
+      shackleRing,
+      'mass before after V rho',
+      '62.48 21.4 29.3 7.9 7.9',
+      '62.48 20.0 28.0 8.0 7.81',
+      '62.47 21.0 28.9 7.9 0.13',
+    );
+    expect(look(shackleRing, readings)).toEqual([
+      ['worked-wrong', 2, 'rho'],
+      ['worked-wrong', 3, 'rho'],
+    ]);
+    const sentences = secondLookAt(shackleRing, tableOf(readings), outcome(shackleRing, readings), bench).map(
+      ({ sentence }) => sentence,
+    );
+    expect(sentences[0]).toMatch(/more figures than the data justify/);
+    expect(sentences[1]).toMatch(/upside down/);
+  });
+
+  it('holds a density against what floated', () => {
+    const entries = [
+      ...rows(lampOil, 'empty', '61.20'),
+      ...rows(lampOil, 'V M', '20.0 77.20', '40.0 93.20', '60.0 109.20'),
+      entry(0, besides.answer('float'), 'No, it sinks.'),
+    ];
+    expect(look(lampOil, entries).map(([code]) => code)).toContain('contradicts-floating');
+  });
+});
+
+describe('what to improve', () => {
+  it('reckons each change anew, best first: a finer cylinder helps, more trials hardly do', () => {
+    const entries = rows(boltPin, 'mass before after', '84.0 10.0 20.0', '84.0 10.0 20.2', '84.0 10.0 19.8');
+    const told = improvements(boltPin, tableOf(entries), bench, result(boltPin, 'rho', entries));
+    expect(told[0]?.what).toMatch(/cylinder/i);
+    expect(told[0]!.times).toBeGreaterThan(1.05);
+    expect(told.find(({ what }) => what === '3 more trials')?.text).toMatch(/changes nothing/);
+    expect([...told].sort((a, b) => a.uncertainty - b.uncertainty)).toEqual(told);
+  });
+});
+
+describe('likely causes', () => {
+  it('puts first what a finding or the direction speaks for', () => {
+    const told = likelyCauses(boltPin.causes, new Set(['outlier']), 'up');
+    expect(told[0]?.cause.findings).toContain('outlier');
+    expect(told.find(({ cause }) => cause.code === 'wet-when-weighed')?.why).toMatch(/push the result up/);
+    expect(told.map(({ cause }) => cause.code).sort()).toEqual([...boltPin.causes].sort());
+  });
+});
+
+describe('checkInvestigation', () => {
+  const [table] = boltPin.tables;
+  const withColumn = (at: number, part: object): Investigation => ({
+    ...boltPin,
+    tables: [
+      {
+        ...table!,
+        columns: table!.columns.map((column, nth) =>
+          nth === at ? ({ ...column, ...part } as typeof column) : column,
+        ),
+      },
+    ],
+  });
+  it.each([
+    [
+      'an unknown name',
+      withColumn(4, { formula: 'mass / volume' }),
+      'tables[0].columns[4].formula',
+      /“volume” is not the name/,
+    ],
+    [
+      'a formula that is none',
+      withColumn(4, { formula: 'mass / ' }),
+      'tables[0].columns[4].formula',
+      /missing at the end/,
+    ],
+    [
+      'a column that comes later',
+      withColumn(3, { formula: 'rho * before' }),
+      'tables[0].columns[3].formula',
+      /stands after/,
+    ],
+    ['itself', withColumn(4, { formula: 'rho * 2!' }), 'tables[0].columns[4].formula', /stands after/],
+    [
+      'a unit that does not come out',
+      withColumn(4, { unit: 'g' }),
+      'tables[0].columns[4].unit',
+      /gives g\/mL, not g/,
+    ],
+    ['a unit that is none', withColumn(4, { unit: 'furlong' }), 'tables[0].columns[4].unit', /furlong/],
+    ['a tag that is not in the kit', withColumn(0, { tag: 'B-99' }), 'tables[0].columns[0].tag', /B-99/],
+    [
+      'a unit that its instrument has not',
+      withColumn(0, { unit: 'mL' }),
+      'tables[0].columns[0].unit',
+      /read in g/,
+    ],
+    ['a name with a gap', withColumn(0, { key: 'the mass' }), 'tables[0].columns[0].key', /cannot be a name/],
+    ['a name that is taken', withColumn(0, { key: 'before' }), 'tables[0].columns[1].key', /Two columns/],
+    [
+      'an unknown make',
+      { ...boltPin, kit: [{ ...boltPin.kit[0]!, model: 'x' }, boltPin.kit[1]!] },
+      'kit[0].model',
+      /called “x”/,
+    ],
+    [
+      'a result of no column',
+      { ...boltPin, results: [{ ...boltPin.results[0]!, column: 'x' } as never] },
+      'results[0].column',
+      /no column “x”/,
+    ],
+    [
+      'an accepted value in another unit',
+      {
+        ...boltPin,
+        results: [{ ...boltPin.results[0]!, accepted: { value: '8800', unit: 'kg/m³', source: '' } }],
+      },
+      'results[0].accepted.unit',
+      /kg\/m³/,
+    ],
+    ['an unknown cause', { ...boltPin, causes: ['ghost'] }, 'causes[0]', /ghost/],
+    [
+      'a prediction of nothing',
+      { ...boltPin, predictions: [{ key: 'p', text: '', unit: '', result: 'x' }] },
+      'predictions[0].result',
+      /no result/,
+    ],
+  ] as const)('tells %s with its place', (_, what, place, sentence) => {
+    const problems = checkInvestigation(what as Investigation);
+    expect(problems.find((problem) => problem.place === place)?.sentence).toMatch(sentence);
+  });
+});

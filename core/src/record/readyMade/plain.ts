@@ -1,0 +1,60 @@
+import type {
+  Accepted,
+  Column,
+  DerivedColumn,
+  Investigation,
+  MeanPlan,
+  MeasuredColumn,
+  MethodStep,
+} from '../investigation';
+
+/** What an investigation is where nothing else is said of it. */
+export const plain = {
+  format: 1,
+  route: '',
+  predictions: [],
+  questions: [],
+  causes: [],
+  bands: null,
+  supplied: true,
+  secondLook: 'students',
+  model: null,
+} as const satisfies Partial<Investigation>;
+
+export const measured = (
+  key: string,
+  heading: string,
+  symbol: string,
+  unit: string,
+  tag: string,
+  rest: Partial<MeasuredColumn> = {},
+): Column => ({ kind: 'measured', key, heading, symbol, unit, tag, ...rest });
+
+export const derived = (
+  key: string,
+  heading: string,
+  symbol: string,
+  unit: string,
+  formula: string,
+  rest: Partial<DerivedColumn> = {},
+): Column => ({ kind: 'derived', key, heading, symbol, unit, formula, by: 'app', ...rest });
+
+export const density = (
+  column: string,
+  accepted: Accepted | null,
+  rest: Partial<MeanPlan> = {},
+): MeanPlan => ({
+  kind: 'mean',
+  key: column,
+  name: 'Density',
+  symbol: 'ρ',
+  unit: 'g/cm³',
+  column,
+  accepted,
+  ...rest,
+});
+
+export const clearUp: MethodStep = {
+  text: 'Clear up and wash your hands.',
+  caution: 'Your school’s own rules come before these.',
+};

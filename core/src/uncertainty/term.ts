@@ -1,0 +1,182 @@
+import { Exact, ExpressionProblem, type Expression, type FunctionName } from '../figures';
+import type { UnitProduct } from '../units';
+import { constant, dualFunctions, minus, over, plus, power, times, type Dual } from './dual';
+
+/** A calculation as plain numbers in SI base units: what uncertainties are carried through. */
+export type Term =
+  | { readonly kind: 'constant'; readonly value: number }
+  | { readonly kind: 'input'; readonly name: string }
+  | {
+      readonly kind: 'operation';
+      readonly operator: '+' | '−' | '×' | '÷' | '^';
+      readonly left: Term;
+      readonly right: Term;
+    }
+  | { readonly kind: 'function'; readonly name: keyof typeof dualFunctions; readonly of: Term }
+  | { readonly kind: 'mean'; readonly of: readonly Term[] };
+
+/** How many SI base units one of a unit is. */
+export const inBase = (unit: UnitProduct): number =>
+  unit
+    .reduce((factor, { unit: { inBase: one }, power: own }) => factor.times(one.pow(own)), new Exact(1))
+    .toNumber();
+
+/** An expression as a term. @param resolve what a name stands for. @throws ExpressionProblem for a name it does not know. */
+export function termOf(node: Expression, resolve: (name: string) => Term | undefined): Term {
+  switch (node.kind) {
+    case 'number':
+      return { kind: 'constant', value: node.number.value.toNumber() * inBase(node.unit) };
+    case 'name': {
+      const found = resolve(node.name);
+      if (found) return found;
+      if (node.name === 'π' || node.name === 'pi') return { kind: 'constant', value: Math.PI };
+      throw new ExpressionProblem('unknown-name', node.at, `“${node.name}” has no value yet.`);
+    }
+    case 'negative':
+      return product({ kind: 'constant', value: -1 }, termOf(node.of, resolve));
+    case 'group':
+      return termOf(node.of, resolve);
+    case 'call':
+      return callTerm(
+        node.name,
+        node.arguments.map((argument) => termOf(argument, resolve)),
+      );
+    case 'operation':
+      return {
+        kind: 'operation',
+        operator: node.operator,
+        left: termOf(node.left, resolve),
+        right: termOf(node.right, resolve),
+      };
+  }
+}
+
+const product = (left: Term, right: Term): Term => ({ kind: 'operation', operator: '×', left, right });
+
+function callTerm(name: FunctionName, given: readonly Term[]): Term {
+  if (name === 'mean') return { kind: 'mean', of: given };
+  return { kind: 'function', name, of: given[0] ?? { kind: 'constant', value: NaN } };
+}
+
+/** The names of all inputs of a term, each once. */
+export function inputsOf(term: Term): string[] {
+  const names = new Set<string>();
+  const walk = (of: Term): void => {
+    if (of.kind === 'input') names.add(of.name);
+    else if (of.kind === 'operation') [of.left, of.right].forEach(walk);
+    else if (of.kind === 'function') walk(of.of);
+    else if (of.kind === 'mean') of.of.forEach(walk);
+  };
+  walk(term);
+  return [...names];
+}
+
+const dualOperations = { '+': plus, '−': minus, '×': times, '÷': over } as const;
+
+/** Its value with the derivatives by all inputs. @throws RangeError where it divides by zero, or raises to a power that is uncertain. */
+export function dualOf(term: Term, input: (name: string) => Dual): Dual {
+  switch (term.kind) {
+    case 'constant':
+      return constant(term.value);
+    case 'input':
+      return input(term.name);
+    case 'function':
+      return dualFunctions[term.name](dualOf(term.of, input));
+    case 'mean':
+      return over(term.of.map((of) => dualOf(of, input)).reduce(plus, constant(0)), constant(term.of.length));
+    case 'operation': {
+      const [left, right] = [dualOf(term.left, input), dualOf(term.right, input)];
+      if (term.operator !== '^') return dualOperations[term.operator](left, right);
+      if (right.by.size > 0) throw new RangeError('A power that is itself uncertain is not carried through.');
+      return power(left, right.value);
+    }
+  }
+}
+
+/** Draws by the block: each input's values in, the term's values out, in one loop a step. */
+export type Block = Float64Array<ArrayBuffer>;
+
+/**
+ * A term as a function of blocks of draws. The blocks that it works in are made once.
+ * @param size how many draws a block holds.
+ */
+export function compiled(term: Term, size: number): (inputs: ReadonlyMap<string, Block>) => Block {
+  switch (term.kind) {
+    case 'constant': {
+      const out = new Float64Array(size).fill(term.value);
+      return () => out;
+    }
+    case 'input':
+      return (inputs) => {
+        const block = inputs.get(term.name);
+        if (!block) throw new RangeError(`There is no input called “${term.name}”.`);
+        return block;
+      };
+    case 'function': {
+      const [of, out] = [compiled(term.of, size), new Float64Array(size)];
+      const f = plainFunctions[term.name];
+      return (inputs) => {
+        const values = of(inputs);
+        for (let at = 0; at < size; at += 1) out[at] = f(values[at] ?? NaN);
+        return out;
+      };
+    }
+    case 'mean': {
+      const [of, out] = [term.of.map((part) => compiled(part, size)), new Float64Array(size)];
+      return (inputs) => {
+        out.fill(0);
+        for (const part of of) {
+          const values = part(inputs);
+          for (let at = 0; at < size; at += 1) out[at] = (out[at] ?? 0) + (values[at] ?? NaN) / of.length;
+        }
+        return out;
+      };
+    }
+    case 'operation':
+      return operation(term.operator, compiled(term.left, size), compiled(term.right, size), size);
+  }
+}
+
+const plainFunctions = {
+  sqrt: Math.sqrt,
+  log: Math.log10,
+  ln: Math.log,
+  exp: Math.exp,
+  sin: Math.sin,
+  cos: Math.cos,
+  abs: Math.abs,
+} as const satisfies Record<keyof typeof dualFunctions, (x: number) => number>;
+
+type Compiled = (inputs: ReadonlyMap<string, Block>) => Block;
+
+/** One loop for each operator, so that each stays a tight one. */
+function operation(
+  operator: '+' | '−' | '×' | '÷' | '^',
+  left: Compiled,
+  right: Compiled,
+  size: number,
+): Compiled {
+  const out = new Float64Array(size);
+  const loops: Record<typeof operator, (a: Block, b: Block) => void> = {
+    '+': (a, b) => {
+      for (let at = 0; at < size; at += 1) out[at] = (a[at] as number) + (b[at] as number);
+    },
+    '−': (a, b) => {
+      for (let at = 0; at < size; at += 1) out[at] = (a[at] as number) - (b[at] as number);
+    },
+    '×': (a, b) => {
+      for (let at = 0; at < size; at += 1) out[at] = (a[at] as number) * (b[at] as number);
+    },
+    '÷': (a, b) => {
+      for (let at = 0; at < size; at += 1) out[at] = (a[at] as number) / (b[at] as number);
+    },
+    '^': (a, b) => {
+      for (let at = 0; at < size; at += 1) out[at] = (a[at] as number) ** (b[at] as number);
+    },
+  };
+  const loop = loops[operator];
+  return (inputs) => {
+    loop(left(inputs), right(inputs));
+    return out;
+  };
+}
