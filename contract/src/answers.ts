@@ -211,6 +211,9 @@ export interface LogbookLine {
   readonly completeTrials: number;
   readonly trialsWanted: number;
   readonly resultText: string | null;
+  readonly resultSymbol: string;
+  /** True once it was handed in. */
+  readonly handedIn: boolean;
 }
 
 export interface LogbooksAnswer {
@@ -224,13 +227,37 @@ export interface LogbookAnswer {
   readonly readers: readonly string[];
   /** In the order in which they arrived. */
   readonly entries: readonly Entry[];
+  /** The last of them, by its number: later ones are asked for after it. */
+  readonly last: number;
   /** Calculations that were kept here, in the order in which they were. */
   readonly calculations: readonly CalculationAnswer[];
   readonly mayWrite: boolean;
 }
 
+/** Entries that arrived after a number. */
+export interface EntriesAnswer {
+  readonly entries: readonly Entry[];
+  readonly last: number;
+}
+
 export interface EntryAnswer {
   readonly entry: Entry;
+}
+
+export interface InvestigationLine {
+  readonly id: string;
+  readonly version: number;
+  readonly retired: boolean;
+  readonly body: Investigation;
+  /** Logbooks that were opened for any of its versions. */
+  readonly logbooks: readonly LogbookLine[];
+}
+
+export interface InvestigationsAnswer {
+  readonly class: ClassName;
+  readonly investigations: readonly InvestigationLine[];
+  /** Those that come with the app. */
+  readonly readyMade: readonly Investigation[];
 }
 
 export interface BoardReading {

@@ -1,4 +1,5 @@
 export * from './problems';
+export * from './investigationFile';
 export * from './paths';
 export * from './requests';
 export * from './answers';

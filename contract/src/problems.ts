@@ -12,6 +12,7 @@ export const problems = {
   'already-used': [409, 'This id was used for something else.'],
   'feed-silent': [409, 'The balance is silent. Is it switched on and connected?'],
   'feed-unsteady': [409, 'The balance has not come to rest. Wait until it stands.'],
+  'not-an-investigation': [422, 'The investigation cannot be used as it is.'],
   'setting-open': [409, 'This setting is not finished: its answer is told at the end.'],
   'setting-closed': [409, 'This setting is finished. Take the next one.'],
   unexpected: [500, 'Something went wrong on the server. What you wrote is kept; try again in a moment.'],

@@ -113,19 +113,65 @@ export const studentChange = object({
 
 export const newEntry = object({
   id: clientId,
+  /** 0 for what belongs to the logbook as a whole. */
   trial: number()
     .strict()
     .integer('A trial has a whole number.')
-    .min(1, 'Trials count from 1.')
+    .min(0, 'Trials count from 1.')
     .max(200, 'A logbook holds 200 trials.')
     .required('The trial is missing.'),
-  column: needed('column', 40),
-  text: needed('reading', 60).test('written', 'Nothing is written yet.', (text) => text.trim() !== ''),
+  column: needed('column', 60),
+  text: needed('text', 2000).test('written', 'Nothing is written yet.', (text) => text.trim() !== ''),
+  /** The instrument that it was read on, where that is not the one of its column. */
+  tag: shortText('tag', 40).nullable().default(null),
+  /** True for a number that the teacher supplied. */
+  supplied: boolean().strict().default(false),
   replaces: clientId.nullable().default(null).notRequired(),
   reason: shortText('reason', 200).nullable().default(null),
   /** The reading of a connected balance that it is, if it is one. */
   takenId: clientId.nullable().default(null).notRequired(),
+  /** The try on the bench that it is, if it was read there. */
+  attemptId: clientId.nullable().default(null).notRequired(),
   writtenAt: string().strict().datetime('The time could not be read.').required('The time is missing.'),
+}).noUnknown();
+
+/** Entries that belong together, such as a pasted block. */
+export const newBlock = object({
+  id: clientId,
+  entries: array(newEntry)
+    .min(1, 'There is nothing to write.')
+    .max(500, 'At most 500 cells at once.')
+    .required('The entries are missing.'),
+}).noUnknown();
+
+export const photoTypes = ['image/jpeg', 'image/png'] as const;
+/** The largest photograph, in bytes. */
+export const largestPhoto = 1_500_000;
+
+export const newPhoto = object({
+  id: clientId,
+  mediaType: string()
+    .oneOf(photoTypes, 'A photograph is a JPEG or a PNG.')
+    .required('The kind of picture is missing.'),
+  base64: string()
+    .strict()
+    .max(largestPhoto * 1.4, 'The photograph is too large.')
+    .matches(/^[A-Za-z0-9+/]+={0,2}$/, 'The photograph could not be read.')
+    .required('The photograph is missing.'),
+}).noUnknown();
+
+export const newInvestigation = object({
+  id: clientId,
+  /** The version that it replaces, if it is one of the class’s own. */
+  replaces: clientId.nullable().default(null).notRequired(),
+  /** Checked by `checkInvestigationFile`. */
+  body: mixed<object>((value): value is object => typeof value === 'object' && value !== null).required(
+    'The investigation is missing.',
+  ),
+}).noUnknown();
+
+export const investigationChange = object({
+  retired: boolean().strict().required('Say whether it is still set.'),
 }).noUnknown();
 
 export const newClass = object({ name: named('name of the class', 60) }).noUnknown();
@@ -152,6 +198,9 @@ export type NewCalculation = InferType<typeof newCalculation>;
 export type NewShow = InferType<typeof newShow>;
 export type NewStationShow = InferType<typeof newStationShow>;
 export type WhichInstrument = InferType<typeof whichInstrument>;
+export type NewBlock = InferType<typeof newBlock>;
+export type NewPhoto = InferType<typeof newPhoto>;
+export type NewInvestigation = InferType<typeof newInvestigation>;
 export type NewEntry = InferType<typeof newEntry>;
 export type NewClass = InferType<typeof newClass>;
 export type NewStudents = InferType<typeof newStudents>;

@@ -19,3 +19,7 @@ export { LevelGauge, inWords as gaugeInWords, type Gauge } from './levelGauge';
 export { ReadersMark } from './readersMark';
 export { Budget } from './budget';
 export { DotPlot, type Dot } from './dotPlot';
+export * from './plot';
+export * from './trialDots';
+export * from './linePlot';
+export * from './histogram';

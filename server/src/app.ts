@@ -87,6 +87,8 @@ function apiRouter(services: Services, { sessionSecret, pool, secureCookie }: Ap
     next();
   });
   api.use(sameOriginOnly);
+  // Photographs, pasted blocks and investigations are longer than anything else that is sent.
+  api.use(/\/(photos|blocks|investigations)$/, express.json({ limit: '2500kb' }));
   api.use(express.json({ limit: '64kb' }));
   api.use(
     session({

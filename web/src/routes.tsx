@@ -51,6 +51,34 @@ export const router = createBrowserRouter([
       {
         path: 'logbook/:logbookId',
         lazy: async () => ({ Component: (await import('./logbook/Logbook')).Logbook }),
+        children: [
+          {
+            index: true,
+            lazy: async () => ({ Component: (await import('./logbook/Measure')).Measure }),
+          },
+          {
+            path: 'uncertainty',
+            lazy: async () => ({ Component: (await import('./logbook/Uncertainty')).Uncertainty }),
+          },
+          {
+            path: 'second-look',
+            lazy: async () => ({ Component: (await import('./logbook/SecondLook')).SecondLook }),
+          },
+          {
+            path: 'report',
+            lazy: async () => ({ Component: (await import('./logbook/Report')).Report }),
+          },
+        ],
+      },
+      {
+        path: 'class/:classId/investigations',
+        lazy: async () => ({ Component: (await import('./classroom/Investigations')).Investigations }),
+      },
+      {
+        path: 'class/:classId/investigations/edit',
+        lazy: async () => ({
+          Component: (await import('./classroom/InvestigationEditor')).InvestigationEditor,
+        }),
       },
       {
         path: 'class/:classId',

@@ -12,5 +12,6 @@ export * from './causes';
 export * from './secondLook';
 export * from './logbookRules';
 export * from './look';
+export * from './exchange';
 export * from './checkInvestigation';
 export * from './readyMade';

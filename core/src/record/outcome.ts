@@ -102,7 +102,7 @@ export interface Outcome {
   /** Trials of every table, by its key. */
   readonly trials: Readonly<Record<string, readonly Trial[]>>;
   readonly results: readonly ResultState[];
-  /** Complete trials that count, and how many are still wanted, over all tables. */
+  /** Complete trials that count, as far as they are wanted, and how many are still wanted, over all tables. */
   readonly complete: number;
   readonly trialsWanted: number;
 }
@@ -146,7 +146,10 @@ export class OutcomeReckoner {
     return {
       trials,
       results: investigation.results.map((plan) => stateOf(plan, material, means)),
-      complete: Math.min(...investigation.tables.map(({ key }) => counted(key))),
+      complete: investigation.tables.reduce(
+        (sum, { key, trials: wanted }) => sum + Math.min(wanted, counted(key)),
+        0,
+      ),
       trialsWanted: investigation.tables.reduce(
         (sum, { key, trials: wanted }) => sum + Math.max(0, wanted - counted(key)),
         0,
@@ -392,10 +395,18 @@ function finish(plan: ResultPlan, { investigation, conventions }: Material, made
   const error =
     accepted &&
     percentError(value, accepted, { ...conventions, bands: investigation.bands ?? conventions.bands });
-  const { degrees: _, ...rest } = made;
   return {
     plan,
-    ...rest,
+    values: made.values,
+    summary,
+    value,
+    repeatPart,
+    instrumentPart,
+    shares: made.shares,
+    otherAverage: made.otherAverage,
+    line: made.line,
+    points: made.points,
+    model: made.model,
     n: summary?.n ?? made.points.length,
     valueText,
     spreadText: summary?.standardDeviation ? spreadText(summary.standardDeviation) : null,

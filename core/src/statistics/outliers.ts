@@ -1,4 +1,4 @@
-import { Exact } from '../figures/exact';
+import type { Exact } from '../figures/exact';
 import { studentQuantile } from './student';
 import { summarize } from './summary';
 

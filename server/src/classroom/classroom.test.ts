@@ -22,7 +22,7 @@ describe('the board', () => {
     expect(first).toMatchObject({
       name: 'Adaline Moor',
       group: 'Bench 1',
-      logbooks: [{ completeTrials: 3 }],
+      logbooks: [{ completeTrials: 3 }, { title: 'Lamp oil: mass against volume' }, { completeTrials: 6 }],
     });
     expect(first.latest[0]).toMatchObject({
       kind: expect.any(String),

@@ -12,7 +12,7 @@ import { randomInt, randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
-import { readyMade } from '../logbook/readyMade';
+import { setAtFirst } from '../logbook/investigations';
 import type { Services } from '../services';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
 import { className } from '../session/service';
@@ -31,8 +31,13 @@ export async function createClass({ database }: Services, who: Who, { name }: Ne
       { id: randomUUID(), classId: row.id, version: body.version, body },
       { transaction },
     );
-    for (const body of readyMade)
-      await models.investigations.create({ id: randomUUID(), classId: row.id, body }, { transaction });
+    for (const body of setAtFirst) {
+      const id = randomUUID();
+      await models.investigations.create(
+        { id, classId: row.id, body, familyId: id, version: 1, retired: false },
+        { transaction },
+      );
+    }
     return className(row);
   });
 }

@@ -113,6 +113,18 @@ export interface InvestigationRow extends Row {
   id: string;
   classId: string;
   body: Investigation;
+  /** The first version of it; what is changed becomes the next version, and old logbooks keep theirs. */
+  familyId: string;
+  version: number;
+  /** True once it is no longer set; a setting of the class, not part of the record. */
+  retired: boolean;
+}
+export interface LogbookPhotoRow extends Row {
+  id: string;
+  logbookId: string;
+  personId: string;
+  mediaType: string;
+  bytes: Buffer;
 }
 export interface LogbookRow extends Row {
   id: string;
@@ -138,7 +150,7 @@ export interface LogbookEntryRow extends Row {
   writtenAt: Date;
 }
 
-const { UUID, TEXT, INTEGER, BIGINT, DOUBLE, JSONB, DATE, BOOLEAN } = DataTypes;
+const { UUID, TEXT, INTEGER, BIGINT, DOUBLE, JSONB, DATE, BOOLEAN, BLOB } = DataTypes;
 // Sequelize writes into these, so each column gets one of its own.
 const id = () => ({ type: UUID, primaryKey: true }) as const;
 const key = () => ({ type: UUID, primaryKey: true, allowNull: false }) as const;
@@ -250,6 +262,16 @@ export function defineModels(sequelize: Sequelize) {
       id: id(),
       classId: needed(UUID),
       body: needed(JSONB),
+      familyId: needed(UUID),
+      version: { ...needed(INTEGER), defaultValue: 1 },
+      retired: { ...needed(BOOLEAN), defaultValue: false },
+    }),
+    logbookPhotos: table<LogbookPhotoRow>('logbook_photos', {
+      id: id(),
+      logbookId: needed(UUID),
+      personId: needed(UUID),
+      mediaType: needed(TEXT),
+      bytes: needed(BLOB),
     }),
     logbooks: table<LogbookRow>('logbooks', {
       id: id(),

@@ -1,8 +1,19 @@
-import { presetNamed, seeded, seedFrom, type Random } from '@green-beam/core';
+import {
+  besides,
+  boltPin,
+  columnOf,
+  evaporatingPan,
+  lampOil,
+  oneDrop,
+  presetNamed,
+  seeded,
+  seedFrom,
+  shackleRing,
+  type Random,
+} from '@green-beam/core';
 import type { Transaction } from 'sequelize';
 import type { AttemptRow, Models, PracticeSettingRow } from '../database/models';
 import type { Services } from '../services';
-import { boltPin, shackleRing } from '../logbook/readyMade';
 import { hashSecret, nameKey } from '../session/passphrase';
 import {
   benchProgress,
@@ -40,9 +51,10 @@ export async function loadDemo({ database, now }: Services): Promise<void> {
   ]);
   // All of it or nothing: a start that is cut short leaves no half of a class behind.
   await sequelize.transaction(async (transaction) => {
-    await makeClass(models, secrets, { transaction });
+    await makeClass(models, secrets, now(), { transaction });
     await makeReadings(models, now(), { transaction });
     await makeLogbooks(models, now(), { transaction });
+    await makeFirstBench(models, now(), { transaction });
   });
 }
 
@@ -52,13 +64,17 @@ interface Within {
 
 const classId = idFor('class');
 const conventionsId = idFor('conventions');
-const investigationId = idFor('investigation');
+/** What is set for the class, in this order. */
+const set = [boltPin, shackleRing, lampOil, evaporatingPan, oneDrop] as const;
+const setId = (at: number): string => idFor(`investigation ${at}`);
+const investigationId = setId(0);
 const studentId = ({ name }: Reader): string => idFor(`student ${name}`);
 const groupOf = (at: number): number => Math.floor(at / studentsPerBench);
 
 async function makeClass(
   models: Models,
   [teacherHash = '', coTeacherHash = '', ...hashes]: readonly string[],
+  now: Date,
   within: Within,
 ): Promise<void> {
   const staff = [
@@ -111,11 +127,15 @@ async function makeClass(
     readers.map((reader, at) => ({ groupId: idFor(`group ${groupOf(at)}`), personId: studentId(reader) })),
     within,
   );
-  await models.investigations.create({ id: investigationId, classId, body: boltPin }, within);
-  await models.investigations.create(
-    { id: idFor('second investigation'), classId, body: shackleRing },
-    within,
-  );
+  for (const [at, body] of set.entries()) {
+    const id = setId(at);
+    // A second apart, so that they keep their order.
+    const createdAt = new Date(now.getTime() + at * 1000 - set.length * 1000);
+    await models.investigations.create(
+      { id, classId, body, familyId: id, version: 1, retired: false, createdAt },
+      within,
+    );
+  }
 }
 
 /** A few lessons of practice: each reader a few settings a day, with their own habits. */
@@ -180,7 +200,7 @@ async function makeLogbooks(models: Models, now: Date, within: Within): Promise<
       const writtenAt = lessonTime(now, 1, 900 + (seconds += 40));
       const reader = members[line.trial % members.length] ?? members[0];
       if (!reader) continue;
-      const { key, tag } = boltPin.columns[line.column] ?? { key: 'mass', tag: 'B-02' };
+      const key = ['mass', 'before', 'after'][line.column] ?? 'mass';
       await models.logbookEntries.create(
         {
           id: idFor(`entry ${group} ${line.trial} ${key} ${line.reason ?? ''}`),
@@ -188,7 +208,7 @@ async function makeLogbooks(models: Models, now: Date, within: Within): Promise<
           trial: line.trial,
           column: key,
           text: line.text,
-          tag,
+          tag: tagOf(boltPin, key),
           readerId: studentId(reader),
           origin: 'own',
           replaces: line.reason ? idFor(`entry ${group} ${line.trial} ${key} `) : null,
@@ -199,6 +219,82 @@ async function makeLogbooks(models: Models, now: Date, within: Within): Promise<
         within,
       );
     }
+  }
+}
+
+function tagOf(what: (typeof set)[number], key: string): string {
+  const column = columnOf(what, key)?.column;
+  return column?.kind === 'measured' ? column.tag : '';
+}
+
+/** The first bench is further than the others: a liquid with one trial that went wrong, and the pan, still drying. */
+async function makeFirstBench(models: Models, now: Date, within: Within): Promise<void> {
+  const oil = [
+    ['empty', '61.24', '61.22', '61.23'],
+    ['V', '18.6', '35.2', '52.4', '70.1', '86.3', '97.0'],
+    ['M', '76.24', '89.61', '103.38', '115.02', '130.40', '139.02'],
+  ] as const;
+  await writeBook(models, 2, oil, now, within, [
+    { trial: 4, column: besides.standing, text: 'excluded', reason: 'oil ran down the outside' },
+    { trial: 4, column: besides.remark, text: 'Oil ran down the outside of the cylinder.' },
+    { trial: 0, column: besides.answer('float'), text: 'Yes, it floats, and 0.80 is less than 1.00.' },
+  ]);
+  const pan = [
+    ['t', '10:52', '11:02', '11:12', '11:22', '11:32', '11:42'],
+    ['depth', '24.0', '23.6', '23.0', '22.7', '22.1', '21.8'],
+    ['mass', '412.6', '408.3', '404.5', '400.1', '396.2', '392.0'],
+  ] as const;
+  await writeBook(models, 3, pan, now, within, [
+    { trial: 0, column: besides.prediction('guess'), text: '200' },
+  ]);
+}
+
+interface Beside {
+  readonly trial: number;
+  readonly column: string;
+  readonly text: string;
+  readonly reason?: string;
+}
+
+async function writeBook(
+  models: Models,
+  which: number,
+  columns: readonly (readonly [key: string, ...texts: string[]])[],
+  now: Date,
+  within: Within,
+  beside: readonly Beside[],
+): Promise<void> {
+  const what = set[which] ?? boltPin;
+  const logbookId = idFor(`logbook of ${what.title}`);
+  const members = readers.filter((_, at) => groupOf(at) === 0).map(studentId);
+  await models.logbooks.create({ id: logbookId, investigationId: setId(which), conventionsId }, within);
+  await models.logbookMembers.bulkCreate(
+    members.map((personId) => ({ logbookId, personId })),
+    within,
+  );
+  const lines: Beside[] = columns.flatMap(([column, ...texts]) =>
+    texts.map((text, at) => ({ trial: at + 1, column, text })),
+  );
+  const byTrial = [...lines].sort((a, b) => a.trial - b.trial);
+  for (const [at, { trial, column, text, reason }] of [...byTrial, ...beside].entries()) {
+    const writtenAt = lessonTime(now, 1, 1500 + at * 45);
+    await models.logbookEntries.create(
+      {
+        id: idFor(`entry ${what.title} ${trial} ${column} ${text}`),
+        logbookId,
+        trial,
+        column,
+        text,
+        tag: tagOf(what, column),
+        readerId: members[at % members.length] ?? members[0] ?? '',
+        origin: 'own',
+        replaces: null,
+        reason: reason ?? null,
+        writtenAt,
+        createdAt: writtenAt,
+      },
+      within,
+    );
   }
 }
 

@@ -78,6 +78,11 @@ describe('a logbook', () => {
   it.each([
     ['an unknown column', { column: 'colour' }],
     ['trial 0', { trial: 0 }],
+    ['trial −1', { trial: -1 }],
+    ['a question that is not asked', { trial: 0, column: '@answer colour' }],
+    ['a standing that there is not', { column: '@standing', text: 'lost', reason: 'so' }],
+    ['a trial left out without a reason', { column: '@standing', text: 'excluded' }],
+    ['a photograph that is not here', { column: '@photo', text: randomUUID() }],
     ['half a trial', { trial: 1.5 }],
     ['nothing written', { text: '   ' }],
     ['a text too long', { text: '1'.repeat(61) }],
@@ -104,6 +109,134 @@ describe('a logbook', () => {
     expect(await teacher.get(path)).toMatchObject({ status: 200, body: { mayWrite: false } });
     expect((await teacher.post(`${path}/entries`, entry())).status).toBe(403);
     expect((await student.get(`/api/logbooks/${randomUUID()}`)).status).toBe(404);
+  });
+});
+
+describe('what is written besides readings', () => {
+  it('keeps standing, remarks, answers, predictions and the hand-in', async () => {
+    for (const body of [
+      { trial: 20, column: '@standing', text: 'abandoned', reason: 'the count was lost' },
+      { trial: 20, column: '@remark', text: 'A bubble clung to it. '.repeat(20) },
+      { trial: 0, column: '@answer start', text: 'False: any start will do.' },
+      { trial: 0, column: '@prediction guess', text: '8.5' },
+      { trial: 0, column: '@hand-in', text: 'handed in' },
+    ])
+      expect((await student.post(`${path}/entries`, entry(body))).status).toBe(200);
+    const [line] = (await student.get('/api/logbooks')).body.logbooks;
+    expect(line.handedIn).toBe(true);
+  });
+
+  it('keeps a photograph as it is, and refuses what is none', async () => {
+    const png = Buffer.from('89504e470d0a1a0a0000', 'hex');
+    const photo = { id: randomUUID(), mediaType: 'image/png', base64: png.toString('base64') };
+    const send = (rest: object = {}) => student.post(`${path}/photos`, { ...photo, ...rest });
+    expect((await send()).body).toEqual({ id: photo.id });
+    expect((await send()).status).toBe(200);
+    expect((await student.post(`${path}/entries`, entry({ column: '@photo', text: photo.id }))).status).toBe(
+      200,
+    );
+    expect((await send({ id: randomUUID(), base64: Buffer.from('<html>').toString('base64') })).status).toBe(
+      422,
+    );
+    expect((await send({ id: randomUUID(), mediaType: 'image/svg+xml' })).status).toBe(422);
+    const stranger = await harness.asStudent('Junia Fell');
+    expect((await stranger.get(`${path}/photos/${photo.id}`)).status).toBe(403);
+  });
+});
+
+describe('a block of entries', () => {
+  it('is added in its order, or not at all', async () => {
+    const block = [1, 2, 3].map((at) => entry({ trial: 30 + at, text: `2${at}.0` }));
+    const sent = { id: randomUUID(), entries: block };
+    expect((await student.post(`${path}/blocks`, sent)).body.entries).toHaveLength(3);
+    expect((await student.post(`${path}/blocks`, sent)).status).toBe(200);
+    const spoilt = [entry({ trial: 40 }), entry({ trial: 41, column: 'colour' })];
+    expect((await student.post(`${path}/blocks`, { id: randomUUID(), entries: spoilt })).status).toBe(422);
+    const { entries } = (await student.get(path)).body;
+    const trials = entries.map(({ trial }: { trial: number }) => trial);
+    expect(trials.filter((trial: number) => trial > 30)).toEqual([31, 32, 33]);
+  });
+
+  it('can be asked for after a number', async () => {
+    const { last } = (await student.get(path)).body;
+    const later = entry({ trial: 50 });
+    await student.post(`${path}/entries`, later);
+    const { body } = await student.get(`${path}/entries?after=${last}`);
+    expect(body.entries.map(({ id }: { id: string }) => id)).toEqual([later.id]);
+    expect(body.last).toBeGreaterThan(last);
+    expect((await student.get(`${path}/entries?after=${body.last}`)).body.entries).toEqual([]);
+  });
+});
+
+describe('the database', () => {
+  it.each(['logbook_entries', 'logbook_photos'])(
+    'itself refuses to change or delete rows of %s',
+    async (table) => {
+      const { sequelize } = harness.database;
+      for (const statement of [`update ${table} set id = id`, `delete from ${table}`, `truncate ${table}`])
+        await expect(sequelize.query(statement)).rejects.toThrow(/permission denied|only ever added/);
+      // Even who takes the right back is stopped.
+      await sequelize.query(`grant update, delete on ${table} to current_user`);
+      await expect(sequelize.query(`delete from ${table}`)).rejects.toThrow(/only ever added/);
+      await sequelize.query(`revoke update, delete on ${table} from current_user`);
+    },
+  );
+});
+
+describe('investigations of a class', () => {
+  const classPath = async (teacher: Browser) => {
+    const { body } = await teacher.get('/api/session');
+    return `/api/classes/${body.who.classes[0].id}/investigations`;
+  };
+
+  it('are listed with their logbooks, and those that come with the app', async () => {
+    const teacher = await harness.asTeacher();
+    const { body } = await teacher.get(await classPath(teacher));
+    expect(body.readyMade).toHaveLength(10);
+    expect(body.investigations[0]).toMatchObject({ version: 1, retired: false });
+    // Every bench has opened it.
+    expect(body.investigations[0].logbooks.length).toBeGreaterThan(7);
+    expect((await student.get(await classPath(teacher))).status).toBe(403);
+  });
+
+  it('are adapted in versions: open logbooks keep theirs', async () => {
+    const teacher = await harness.asTeacher();
+    const address = await classPath(teacher);
+    const [, second] = (await teacher.get(address)).body.investigations;
+    const book = (await student.post(`/api/investigations/${second.id}/logbook`)).body.logbookId;
+    const id = randomUUID();
+    const adapted = { ...second.body, title: 'Shackle ring, again' };
+    expect((await teacher.post(address, { id, replaces: second.id, body: adapted })).body).toEqual({ id });
+    expect((await student.get(`/api/logbooks/${book}`)).body.investigation.title).toBe(second.body.title);
+    const other = await harness.asStudent('Junia Fell');
+    const titles = (await other.get('/api/logbooks')).body.logbooks.map(
+      ({ title }: { title: string }) => title,
+    );
+    expect(titles).toContain('Shackle ring, again');
+    expect(titles).not.toContain(second.body.title);
+    expect((await teacher.post(`${address}/${id}`, { retired: true })).status).toBe(200);
+    const after = (await other.get('/api/logbooks')).body.logbooks.map(
+      ({ title }: { title: string }) => title,
+    );
+    expect(after).not.toContain('Shackle ring, again');
+  });
+
+  it('are refused with the place and the reason', async () => {
+    const teacher = await harness.asTeacher();
+    const address = await classPath(teacher);
+    const [first] = (await teacher.get(address)).body.investigations;
+    const body = structuredClone(first.body);
+    body.tables[0].columns[4].formula = 'mass / volume';
+    expect(await teacher.post(address, { id: randomUUID(), body })).toMatchObject({
+      status: 422,
+      body: {
+        code: 'not-an-investigation',
+        detail: expect.stringMatching(/^tables\[0\]\.columns\[4\]\.formula: /),
+      },
+    });
+    expect(
+      (await teacher.post(address, { id: randomUUID(), replaces: randomUUID(), body: first.body })).status,
+    ).toBe(404);
   });
 });
 

@@ -1,44 +1,42 @@
 import type {
   CalculationAnswer,
-  EntryAnswer,
+  EntriesAnswer,
   LogbookAnswer,
   LogbookLine,
   LogbooksAnswer,
-  NewEntry,
   Who,
 } from '@green-beam/contract';
-import {
-  kitOf,
-  outcomeOf,
-  tableOf,
-  type Conventions,
-  type Entry,
-  type Investigation,
-} from '@green-beam/core';
+import { besides, outcomeOf, tableOf, type Conventions, type Entry } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
-import { UniqueConstraintError } from 'sequelize';
+import { Op } from 'sequelize';
 import { conventionsOfClass, membersOf } from '../classroom/membership';
 import type { Database, InvestigationRow, LogbookEntryRow, LogbookRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 
-/** A student's investigations, each with their own logbook if it was opened. */
+/** A student's investigations, each with their own logbook if it was opened: the version they opened, else the newest that is set. */
 export async function logbooksFor({ database }: Services, who: Who): Promise<LogbooksAnswer> {
-  const investigations = await database.models.investigations.findAll({
+  const { models } = database;
+  const versions = await models.investigations.findAll({
     where: { classId: who.classes.map(({ id }) => id) },
-    order: [['createdAt', 'asc']],
+    order: [
+      ['createdAt', 'asc'],
+      ['version', 'asc'],
+    ],
   });
-  const own = await database.models.logbookMembers.findAll({ where: { personId: who.id } });
-  const books = await database.models.logbooks.findAll({
-    where: { id: own.map(({ logbookId }) => logbookId) },
+  const own = await models.logbookMembers.findAll({ where: { personId: who.id } });
+  const books = await models.logbooks.findAll({ where: { id: own.map(({ logbookId }) => logbookId) } });
+  const families = [...new Set(versions.map(({ familyId }) => familyId))];
+  const lines = families.flatMap((familyId) => {
+    const family = versions.filter((version) => version.familyId === familyId);
+    const opened = books.flatMap((book) => {
+      const version = family.find(({ id }) => id === book.investigationId);
+      return version ? [lineFor(database, version, book)] : [];
+    });
+    const newest = family.at(-1);
+    if (opened.length > 0 || !newest || newest.retired) return opened;
+    return [lineFor(database, newest, null)];
   });
-  const lines = investigations.map((investigation) =>
-    lineFor(
-      database,
-      investigation,
-      books.find(({ investigationId }) => investigationId === investigation.id) ?? null,
-    ),
-  );
   return { logbooks: await Promise.all(lines) };
 }
 
@@ -48,20 +46,30 @@ export async function lineFor(
   { id, body }: InvestigationRow,
   logbook: LogbookRow | null,
 ): Promise<LogbookLine> {
-  const head = { investigationId: id, title: body.title, object: body.object, trialsWanted: body.trials };
-  if (!logbook) return { ...head, logbookId: null, readers: [], completeTrials: 0, resultText: null };
+  const trialsWanted = body.tables.reduce((sum, { trials }) => sum + trials, 0);
+  const head = {
+    investigationId: id,
+    title: body.title,
+    object: body.object,
+    trialsWanted,
+    resultSymbol: body.results[0]?.symbol ?? '',
+  };
+  const unopened = { logbookId: null, readers: [], completeTrials: 0, resultText: null, handedIn: false };
+  if (!logbook) return { ...head, ...unopened };
   const [members, entries, conventions] = await Promise.all([
     membersOf(database, logbook.id),
     entriesOf(database, logbook.id),
     database.models.classConventions.findByPk(logbook.conventionsId),
   ]);
   const outcome = conventions && outcomeOf(body, tableOf(entries), conventions.body);
+  const [first] = outcome?.results ?? [];
   return {
     ...head,
     logbookId: logbook.id,
     readers: members.map(({ name }) => name),
-    completeTrials: outcome?.trials.filter(({ state }) => state === 'complete').length ?? 0,
-    resultText: outcome?.result && outcome.trialsWanted === 0 ? outcome.result.text : null,
+    completeTrials: outcome?.complete ?? 0,
+    resultText: first?.state === 'reckoned' && outcome?.trialsWanted === 0 ? first.result.text : null,
+    handedIn: entries.some(({ column }) => column === besides.handIn),
   };
 }
 
@@ -127,76 +135,14 @@ export async function logbookFor(
     investigation: investigation.body,
     conventions: conventions.body,
     readers: members.map(({ name }) => name),
-    entries: await entriesOf(database, logbookId),
+    ...(await entriesAfter(database, logbookId, 0)),
     calculations: await calculationsIn(database, logbookId),
     mayWrite: members.some(({ id }) => id === who.id),
   };
 }
 
-/**
- * Adds an entry. Nothing is overwritten: an entry that strikes another names it and says why. A repeated request
- * with the same id is harmless. @throws Problem
- */
-export async function addEntry(
-  { database, live, feed }: Services,
-  who: Who,
-  logbookId: string,
-  entry: NewEntry,
-): Promise<EntryAnswer> {
-  const { investigation, members } = await readable(database, who, logbookId);
-  if (!members.some(({ id }) => id === who.id)) throw new Problem('not-allowed');
-  const tag = tagOf(investigation.body, entry.column);
-  if (entry.replaces) await checkCorrection(database, logbookId, entry);
-  try {
-    await database.models.logbookEntries.create({
-      id: entry.id,
-      logbookId,
-      trial: entry.trial,
-      column: entry.column,
-      text: entry.text,
-      tag,
-      readerId: who.id,
-      // Only what the balance itself said counts as read from it.
-      origin: entry.takenId && feed.taken(entry.takenId)?.text === entry.text ? 'balance' : 'own',
-      replaces: entry.replaces ?? null,
-      reason: entry.reason?.trim() || null,
-      writtenAt: new Date(entry.writtenAt),
-    });
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    const twin = await database.models.logbookEntries.findByPk(entry.id);
-    const same = twin?.logbookId === logbookId && twin.readerId === who.id && twin.text === entry.text;
-    if (!same) throw new Problem('already-used');
-  }
-  const kept = await database.models.logbookEntries.findByPk(entry.id);
-  if (!kept) throw new Problem('unexpected');
-  const readers = members.map(({ id }) => id);
-  live.tell({ changed: 'logbook', logbookId, classId: investigation.classId, readers });
-  live.tell({ changed: 'board', classId: investigation.classId, readers: [] });
-  return { entry: asEntry(kept, who.name) };
-}
-
-function tagOf(investigation: Investigation, columnKey: string): string {
-  const column = investigation.columns.find(({ key }) => key === columnKey);
-  if (!column) throw new Problem('not-valid', `This logbook has no column “${columnKey}”.`);
-  return kitOf(investigation, column.tag).tag;
-}
-
-async function checkCorrection(
-  { models }: Database,
-  logbookId: string,
-  { replaces, trial, column, reason }: NewEntry,
-): Promise<void> {
-  if (!reason?.trim())
-    throw new Problem('not-valid', 'A correction says why. Write the reason in a few words.');
-  const struck = await models.logbookEntries.findByPk(replaces ?? '');
-  if (!struck || struck.logbookId !== logbookId || struck.trial !== trial || struck.column !== column) {
-    throw new Problem('not-valid', 'The entry that this one corrects is not in this cell.');
-  }
-}
-
 /** A logbook may be read by those who write in it and by the staff of its class. @throws Problem */
-async function readable(database: Database, who: Who, logbookId: string) {
+export async function readable(database: Database, who: Who, logbookId: string) {
   const logbook = await database.models.logbooks.findByPk(logbookId);
   if (!logbook) throw new Problem('not-found');
   const [investigation, members] = await Promise.all([
@@ -239,16 +185,30 @@ async function calculationsIn({ models }: Database, logbookId: string): Promise<
 export const mayReadLogbook = async ({ database }: Services, who: Who, logbookId: string): Promise<void> =>
   void (await readable(database, who, logbookId));
 
-async function entriesOf({ models }: Database, logbookId: string): Promise<Entry[]> {
-  const rows = await models.logbookEntries.findAll({ where: { logbookId }, order: [['seq', 'asc']] });
+/** Entries that arrived after a number, in the order in which they did. */
+export async function entriesAfter(
+  { models }: Database,
+  logbookId: string,
+  after: number,
+): Promise<EntriesAnswer> {
+  const rows = await models.logbookEntries.findAll({
+    where: { logbookId, seq: { [Op.gt]: after } },
+    order: [['seq', 'asc']],
+  });
   const readers = await models.people.findAll({
     where: { id: [...new Set(rows.map(({ readerId }) => readerId))] },
   });
   const names = new Map(readers.map(({ id, name }) => [id, name]));
-  return rows.map((row) => asEntry(row, names.get(row.readerId) ?? ''));
+  return {
+    entries: rows.map((row) => asEntry(row, names.get(row.readerId) ?? '')),
+    last: Number(rows.at(-1)?.seq ?? after),
+  };
 }
 
-const asEntry = (row: LogbookEntryRow, reader: string): Entry => ({
+const entriesOf = async (database: Database, logbookId: string): Promise<readonly Entry[]> =>
+  (await entriesAfter(database, logbookId, 0)).entries;
+
+export const asEntry = (row: LogbookEntryRow, reader: string): Entry => ({
   id: row.id,
   trial: row.trial,
   column: row.column,

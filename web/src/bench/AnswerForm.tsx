@@ -1,5 +1,5 @@
-import type { SettingAnswer } from '@green-beam/contract';
-import { useId, useRef, type FormEvent } from 'react';
+import type { AttemptAnswer, SettingAnswer } from '@green-beam/contract';
+import { useId, useRef, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
@@ -7,6 +7,7 @@ import { describeWriting, ReadingField } from '../ui/ReadingField';
 import { UnitChoice } from '../ui/UnitChoice';
 import { useNavigate } from 'react-router';
 import type { Hands } from './apparatus/apparatus';
+import { useCarry } from './carried';
 import { InWords } from './InWords';
 import { OtherSchools } from './OtherSchools';
 import { PartColumns } from './PartColumns';
@@ -109,8 +110,35 @@ export function AnswerForm({
           </span>
         )}
       </div>
+      {finished && latest?.verdict.outcome === 'right' && <TakeAlong setting={setting} attempt={latest} />}
       {finished && <OtherSchools settingId={setting.id} />}
     </form>
+  );
+}
+
+/** A right reading can be written into a logbook; there it says where it came from. */
+function TakeAlong({
+  setting,
+  attempt,
+}: {
+  readonly setting: SettingAnswer;
+  readonly attempt: AttemptAnswer;
+}) {
+  const carry = useCarry();
+  const [taken, setTaken] = useState(false);
+  if (taken)
+    return <p role="status">It is offered in your logbook, in a cell of the same kind of instrument.</p>;
+  return (
+    <Button
+      look="quiet"
+      className="self-start"
+      onClick={() => {
+        carry({ attemptId: attempt.id, kind: setting.kind, text: attempt.text.trim(), unit: attempt.unit });
+        setTaken(true);
+      }}
+    >
+      Take it along to the logbook
+    </Button>
   );
 }
 

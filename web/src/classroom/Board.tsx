@@ -93,6 +93,9 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
             <Link to="show" className="ml-auto underline underline-offset-4">
               Show a setting
             </Link>
+            <Link to="investigations" className="underline underline-offset-4">
+              Investigations
+            </Link>
             <Link to="roster" className="underline underline-offset-4">
               Roster and slips
             </Link>

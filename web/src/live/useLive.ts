@@ -1,6 +1,7 @@
 import { paths, type LiveEvent } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { catchUp } from '../logbook/kept';
 
 /** Listens for what changed and has the pages fetch it again. Tells whether the line is open. */
 export function useLive(): boolean {
@@ -21,9 +22,10 @@ export function useLive(): boolean {
     };
     stream.onmessage = ({ data }: MessageEvent<string>) => {
       const event = JSON.parse(data) as LiveEvent;
+      if (event.changed === 'logbook') void catchUp(queries, event.logbookId);
       const keys =
         event.changed === 'logbook'
-          ? [['logbook', event.logbookId], ['logbooks']]
+          ? [['logbooks']]
           : event.changed === 'show'
             ? [['show'], ['classShow', event.classId]]
             : [['board', event.classId]];

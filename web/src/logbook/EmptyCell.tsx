@@ -1,58 +1,89 @@
-import { adviseOn, type Column } from '@green-beam/core';
-import { useId, type KeyboardEvent } from 'react';
+import { adviseOn, unitOf, type Column } from '@green-beam/core';
 import type { TakenReading } from '@green-beam/contract';
+import { useId, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useCarried } from '../bench/carried';
 import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
 import { ReadingField } from '../ui/ReadingField';
-import type { Book } from './book';
+import type { Book, Writing } from './book';
+import { DropCounter } from './DropCounter';
 import { TakeReading } from './TakeReading';
 
 /** Kinds of instrument that a connected balance can stand in for. */
 const takesFromFeed: ReadonlySet<string> = new Set(['electronic-balance']);
 
-/** A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. */
-export function EmptyCell({
-  book,
-  trial,
-  column,
-}: {
-  readonly book: Book;
+interface Props {
+  readonly answer: Book['answer'];
   readonly trial: number;
   readonly column: Column;
-}) {
-  const { investigation, conventions, mayWrite, id } = book.answer;
+  /** True in the first row that is not full: what can be taken from elsewhere is offered there. */
+  readonly next: boolean;
+  readonly write: (writing: Writing) => void;
+  readonly onBlock: (text: string, trial: number, column: string) => void;
+  readonly onRun: (trial: number, text: string) => void;
+}
+
+/** A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. */
+export function EmptyCell({ answer, trial, column, next, write, onBlock, onRun }: Props) {
+  const { investigation, conventions, mayWrite, id } = answer;
   const [text, setText] = useDraft(`${id}/${trial}/${column.key}`);
   const adviceId = useId();
   if (!mayWrite) return <span className="block py-2 text-soft">–</span>;
   const advice = adviseOn(text, column, investigation, conventions);
-  const mayTake = investigation.kit.some(({ tag, kind }) => tag === column.tag && takesFromFeed.has(kind));
-  const writeDown = () => {
-    if (text.trim() === '') return;
-    book.write({ trial, column: column.key, text });
+  const item =
+    column.kind === 'measured' ? investigation.kit.find(({ tag }) => tag === column.tag) : undefined;
+  const put = (writing: Omit<Writing, 'trial' | 'column'>) => {
+    write({ trial, column: column.key, ...writing });
     setText('');
   };
-  const take = ({ id: takenId, text: shown }: TakenReading) => {
-    book.write({ trial, column: column.key, text: shown, takenId });
-    setText('');
+  const writeDown = () => {
+    if (text.trim() !== '') put({ text });
   };
   // Leaving the cell writes it down, so Enter only has to leave it, for the next one if there is one.
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key !== 'Enter') return;
     const cells = [...(event.currentTarget.closest('table')?.querySelectorAll('input') ?? [])];
-    const next = cells[cells.indexOf(event.currentTarget) + 1];
-    if (next) next.focus();
+    const following = cells[cells.indexOf(event.currentTarget) + 1];
+    if (following) following.focus();
     else event.currentTarget.blur();
+  };
+  const onPaste = (event: ClipboardEvent<HTMLInputElement>) => {
+    const pasted = event.clipboardData.getData('text/plain');
+    if (!/[\t\n]/.test(pasted.trim())) return;
+    event.preventDefault();
+    onBlock(pasted, trial, column.key);
   };
   return (
     <>
       <ReadingField
-        aria-label={`Trial ${trial}, ${column.heading} in ${column.unit}`}
+        aria-label={`Trial ${trial}, ${column.heading}${unitWords(column)}`}
         aria-describedby={advice ? adviceId : undefined}
         value={text}
         onChange={(event) => setText(event.target.value)}
         onBlur={writeDown}
         onKeyDown={onKeyDown}
+        onPaste={onPaste}
       />
-      {mayTake && <TakeReading unit={column.unit} onTaken={take} />}
+      {next && item && takesFromFeed.has(item.kind) && (
+        <TakeReading
+          unit={unitOf(column)}
+          onTaken={({ id: takenId, text: shown }: TakenReading) => put({ text: shown, takenId })}
+        />
+      )}
+      {next && item && <FromBench kind={item.kind} unit={unitOf(column)} onTaken={put} />}
+      {next && column.kind === 'clock' && (
+        <Button look="quiet" className="text-sm" onClick={() => put({ text: clockNow() })}>
+          Now
+        </Button>
+      )}
+      {column.kind === 'count' && column.unit === 'drops' && (
+        <DropCounter
+          name={`${id}/${trial}/${column.key}/drops`}
+          trial={trial}
+          onCounted={(count) => put({ text: String(count) })}
+          onAbandoned={(count) => onRun(trial, `${count} drops`)}
+        />
+      )}
       {advice && (
         <p id={adviceId} className="mt-1 text-sm text-brass">
           {advice}
@@ -61,3 +92,40 @@ export function EmptyCell({
     </>
   );
 }
+
+/** The last right reading from the bench, where it is of the same kind of instrument. */
+function FromBench({
+  kind,
+  unit,
+  onTaken,
+}: {
+  readonly kind: string;
+  readonly unit: string;
+  readonly onTaken: (writing: { readonly text: string; readonly attemptId: string }) => void;
+}) {
+  const [carried, letGo] = useCarried();
+  if (carried?.kind !== kind || carried.unit !== unit) return null;
+  return (
+    <Button
+      look="quiet"
+      className="text-sm"
+      onClick={() => {
+        onTaken({ text: carried.text, attemptId: carried.attemptId });
+        letGo();
+      }}
+    >
+      From the bench ({carried.text} {unit})
+    </Button>
+  );
+}
+
+const unitWords = (column: Column): string =>
+  column.kind === 'clock' ? ' as hours and minutes' : unitOf(column) === '' ? '' : ` in ${unitOf(column)}`;
+
+const clockNow = (): string =>
+  new Date().toLocaleTimeString([], {
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+    hourCycle: 'h23',
+  });

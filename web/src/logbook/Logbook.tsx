@@ -1,14 +1,10 @@
-import type { LogbookAnswer } from '@green-beam/contract';
-import { useParams } from 'react-router';
+import { NavLink, Outlet, useParams } from 'react-router';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
-import { useBook, useLogbook } from './book';
-import { KeptCalculations } from './KeptCalculations';
-import { Method } from './Method';
-import { ResultCard } from './ResultCard';
-import { TrialTable } from './TrialTable';
+import { isHandedIn, useBook, useLogbook } from './book';
+import type { KeptLogbook } from './kept';
 
-/** One investigation: what to do, what was read, what it amounts to. */
+/** One investigation: what to do, what was read, what it amounts to. Its pages share the open book. */
 export function Logbook() {
   const { logbookId = '' } = useParams();
   const logbook = useLogbook(logbookId);
@@ -19,31 +15,48 @@ export function Logbook() {
       <Loading what="the logbook" />
     );
   }
-  return <OpenBook answer={logbook.data} />;
+  return <OpenBook key={logbookId} answer={logbook.data} />;
 }
 
-function OpenBook({ answer }: { readonly answer: LogbookAnswer }) {
+const pages = [
+  { to: '.', name: 'Measure' },
+  { to: 'uncertainty', name: 'Uncertainty and plots' },
+  { to: 'second-look', name: 'Second look' },
+  { to: 'report', name: 'Report' },
+] as const;
+
+function OpenBook({ answer }: { readonly answer: KeptLogbook }) {
   const book = useBook(answer);
   const { investigation, conventions, readers } = answer;
+  const aside = `${readers.join(', ')} · ${conventions.preset}${isHandedIn(book.table) ? ' · handed in' : ''}`;
   return (
-    <Page title={investigation.title} aside={`${readers.join(', ')} · ${conventions.preset}`}>
-      <p className="mb-6 max-w-[70ch]">{investigation.aim}</p>
-      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <div className="flex min-w-0 flex-col gap-8">
-          {book.refused.map(({ id, text, sentence }) => (
-            <p key={id} role="alert" className="border-l-4 border-vermilion pl-3">
-              “{text}” was not stored: {sentence}{' '}
-              <Button look="quiet" onClick={() => book.discard(id)}>
-                Put it aside
-              </Button>
-            </p>
-          ))}
-          <TrialTable book={book} />
-          <ResultCard book={book} />
-          <KeptCalculations calculations={answer.calculations} />
-        </div>
-        <Method investigation={investigation} />
-      </div>
+    <Page title={investigation.title} aside={aside}>
+      <nav
+        aria-label="Pages of this logbook"
+        className="no-print mb-6 flex flex-wrap gap-x-6 border-b border-rule"
+      >
+        {pages.map(({ to, name }) => (
+          <NavLink
+            key={to}
+            to={to}
+            end
+            className={({ isActive }) =>
+              `-mb-px border-b-2 py-2 ${isActive ? 'border-beam font-bold' : 'border-transparent hover:border-edge'}`
+            }
+          >
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      {book.refused.map(({ id, text, sentence }) => (
+        <p key={id} role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
+          “{text}” was not stored: {sentence}{' '}
+          <Button look="quiet" onClick={() => book.discard(id)}>
+            Put it aside
+          </Button>
+        </p>
+      ))}
+      <Outlet context={book} />
     </Page>
   );
 }

@@ -5,6 +5,7 @@ import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Stated } from '../ui/Figure';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { Symbol } from '../ui/Symbol';
 
 export const useLogbooks = (enabled = true) =>
   useQuery({ queryKey: ['logbooks'], queryFn: () => call<LogbooksAnswer>('GET', paths.logbooks), enabled });
@@ -60,7 +61,8 @@ export function LogbookSummary({ line }: { readonly line: LogbookLine }) {
         </p>
         {line.resultText && (
           <p>
-            ρ = <Stated text={line.resultText} />
+            <Symbol text={line.resultSymbol} /> = <Stated text={line.resultText} />
+            {line.handedIn && <span className="ml-3 text-beam">handed in</span>}
           </p>
         )}
         {open.isError && <p role="alert">{sentenceFor(open.error)}</p>}

@@ -7,12 +7,15 @@ export function Method({ investigation }: { readonly investigation: Investigatio
       <div>
         <h2 className="mb-2">Method</h2>
         <ol className="flex flex-col gap-3">
-          {investigation.steps.map(({ text, precaution, caution }, at) => (
+          {investigation.steps.map(({ text, precaution, caution, waitMinutes }, at) => (
             <li key={text} className="grid grid-cols-[1.5rem_1fr]">
               <span className="font-mono text-soft">{at + 1}</span>
               <div>
                 <p>{text}</p>
                 {precaution && <p className="text-sm text-soft">For the number: {precaution}</p>}
+                {waitMinutes !== undefined && waitMinutes > 0 && (
+                  <p className="text-sm text-soft">Wait {waitMinutes} minutes.</p>
+                )}
                 {caution && (
                   <p className="mt-1 border-l-4 border-brass-line pl-2 text-sm">
                     <strong>Caution.</strong> {caution}

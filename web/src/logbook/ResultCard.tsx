@@ -1,84 +1,137 @@
-import type { BudgetLine, PercentError, Result } from '@green-beam/core';
+import {
+  resultWorking,
+  trialWorking,
+  type BudgetLine,
+  type PercentError,
+  type Result,
+  type ResultState,
+} from '@green-beam/core';
 import { Budget, gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
+import { useMemo } from 'react';
 import { Figure, Stated } from '../ui/Figure';
+import { Symbol } from '../ui/Symbol';
 import type { Book } from './book';
 import { Working } from './Working';
 
 /** What the trials amount to, and how it came about. */
-export function ResultCard({ book }: { readonly book: Book }) {
-  const { result, trials, trialsWanted } = book.outcome;
-  const { investigation, conventions } = book.answer;
-  if (!result) {
+export function ResultCard({
+  book,
+  state,
+  brief = false,
+}: {
+  readonly book: Book;
+  readonly state: ResultState;
+  /** The value alone, for another route to the same. */
+  readonly brief?: boolean;
+}) {
+  const { plan } = state;
+  const title = brief || book.outcome.results.length > 1 ? plan.name : 'Result';
+  if (state.state !== 'reckoned') {
     return (
-      <section aria-label="Result">
-        <h2 className="mb-1">Result</h2>
-        <p className="text-soft">
-          It appears here as soon as one trial is complete: mass, volume before, volume after.
-        </p>
+      <section aria-label={title}>
+        <h2 className="mb-1">{title}</h2>
+        <p className={state.state === 'refused' ? 'text-vermilion' : 'text-soft'}>{state.why}</p>
       </section>
     );
   }
-  const perTrial = trials.flatMap((trial) => (trial.state === 'complete' ? trial.working : []));
+  const { result } = state;
+  const { trialsWanted } = book.outcome;
   return (
-    <section aria-label="Result" className="border-t-2 border-ink pt-4">
+    <section aria-label={title} className="border-t-2 border-ink pt-4">
       <div className="flex flex-wrap items-baseline gap-x-6">
-        <h2>Result</h2>
+        <h2>{title}</h2>
         {trialsWanted > 0 && (
           <p className="text-brass">
-            {result.n} of {investigation.trials} trials: {trialsWanted} more before it counts.
+            {trialsWanted} more {trialsWanted === 1 ? 'trial' : 'trials'} before it counts.
           </p>
         )}
       </div>
-      <p className="my-3 text-3xl">
-        <i>ρ</i> = <Stated text={result.text} />
+      <p className={brief ? 'my-2 text-xl' : 'my-3 text-3xl'}>
+        <Symbol text={plan.symbol} /> = <Stated text={result.text} />
       </p>
-      <Numbers result={result} />
-      {result.percentError && investigation.accepted && (
-        <Comparison
-          error={result.percentError}
-          accepted={investigation.accepted}
-          goodPercent={conventions.bands[0]?.upToPercent ?? 5}
-        />
+      {!brief && <Numbers result={result} />}
+      {result.expanded && (
+        <p>
+          For 95 of 100: <Stated text={result.expanded.text} /> with k = {result.expanded.k.toFixed(2)}.
+        </p>
       )}
-      <Uncertainty result={result} />
-      <Working title="Working of the result" steps={result.working} />
-      <Working title="Working of each trial" steps={perTrial} />
+      {result.otherAverage && (
+        <p className="text-brass">
+          The means of the readings would give {result.otherAverage}: one of the trials is unlike the others.
+        </p>
+      )}
+      {result.percentError && plan.accepted && (
+        <Comparison result={result} error={result.percentError} accepted={plan.accepted} book={book} />
+      )}
+      {!brief && <Uncertainty result={result} />}
+      <Workings book={book} result={result} withTrials={!brief} />
     </section>
   );
 }
 
+/** Formulas are set only once the working is unfolded; what they are made of is gathered when something changed. */
+function Workings({
+  book,
+  result,
+  withTrials,
+}: {
+  readonly book: Book;
+  readonly result: Result;
+  readonly withTrials: boolean;
+}) {
+  const { investigation, conventions } = book.answer;
+  const ofResult = useMemo(() => resultWorking(result, conventions), [result, conventions]);
+  const { trials } = book.outcome;
+  return (
+    <>
+      <Working title="Working of the result" steps={() => ofResult} />
+      {withTrials && (
+        <Working
+          title="Working of each trial"
+          steps={() =>
+            Object.values(trials)
+              .flat()
+              .flatMap((trial) => trialWorking(investigation, trial, conventions))
+          }
+        />
+      )}
+    </>
+  );
+}
+
 /** Where the uncertainty comes from, and what would make it smaller. */
-function Uncertainty({ result: { budget, plusMinus } }: { readonly result: Result }) {
+function Uncertainty({ result: { budget, plusMinus, plan } }: { readonly result: Result }) {
   const [first] = budget;
   if (!plusMinus || !first) return null;
   return (
     <div className="my-5 max-w-xl">
       <h3 className="mb-1 font-bold">Where the ± comes from</h3>
-      <Budget lines={budget} />
+      <Budget lines={budget.filter(({ share }) => share > 0.0005).slice(0, 8)} />
       <p className="mt-1 text-sm text-soft">
-        Shares of the variance. {adviceOn(first)} Halving a small share changes nothing that is written.
+        Shares of the variance. {adviceOn(first, plan.unit)} Halving a small share changes nothing that is
+        written.
       </p>
     </div>
   );
 }
 
-const adviceOn = ({ source, ifHalved }: BudgetLine): string =>
+const adviceOn = ({ source, ifHalved }: BudgetLine, unit: string): string =>
   source === 'scatter of the trials'
-    ? `The trials scatter most: four times as many would make it about ${rounded(ifHalved)} g/cm³.`
-    : `Most is ${source}, which more trials do not make smaller: with half of it the ± would be about ${rounded(ifHalved)} g/cm³.`;
+    ? `The trials scatter most: four times as many would make it about ${rounded(ifHalved)} ${unit}.`
+    : `Most is ${source}, which more trials do not make smaller: with half of it the ± would be about ${rounded(ifHalved)} ${unit}.`;
 
 const rounded = (value: number): string => String(globalThis.Number(value.toPrecision(2)));
 
 function Numbers({ result }: { readonly result: Result }) {
-  const { n, meanText, spreadText, plusMinus } = result;
+  const { n, valueText, spreadText, plusMinus, plan, line } = result;
   return (
     <dl className="flex flex-wrap gap-x-8 gap-y-2">
       <div>
-        <dt className="text-sm text-soft">Trials</dt>
+        <dt className="text-sm text-soft">{line ? 'Points' : 'Trials'}</dt>
         <dd className="font-mono">{n}</dd>
       </div>
-      <Number name="Mean" value={meanText} unit="g/cm³" />
-      {spreadText && <Number name="Standard deviation" value={spreadText} unit="g/cm³" />}
+      {!line && <Number name="Mean" value={valueText} unit={plan.unit} />}
+      {spreadText && <Number name="Standard deviation" value={spreadText} unit={plan.unit} />}
       {plusMinus?.relativePercent && (
         <Number name="Relative uncertainty" value={plusMinus.relativePercent} unit="%" />
       )}
@@ -105,16 +158,21 @@ function Number({
   );
 }
 
+/** Against the accepted value: by the class's bands, and by what this kit could be expected to give. */
 function Comparison({
+  result,
   error,
   accepted,
-  goodPercent,
+  book,
 }: {
+  readonly result: Result;
   readonly error: PercentError;
   readonly accepted: { readonly value: string; readonly unit: string; readonly source: string };
-  readonly goodPercent: number;
+  readonly book: Book;
 }) {
-  const gauge: Gauge = { shows: 'exact', off: error.percent.toNumber(), accepted: goodPercent, unit: '%' };
+  const { investigation, conventions } = book.answer;
+  const good = (investigation.bands ?? conventions.bands)[0]?.upToPercent ?? 5;
+  const gauge: Gauge = { shows: 'exact', off: error.percent.toNumber(), accepted: good, unit: '%' };
   return (
     <div className="my-5 max-w-lg">
       <LevelGauge gauge={gauge} />
@@ -123,9 +181,19 @@ function Comparison({
         <Figure text={accepted.value} /> {accepted.unit}, {accepted.source}:{' '}
         {error.word ? `${error.word}.` : 'more than this class calls acceptable; look for the cause.'}{' '}
         <span className="text-soft">
-          The gauge {gaugeInWords(gauge) === 'level' ? 'is level' : gaugeInWords(gauge)}.
+          The gauge {gaugeInWords(gauge) === 'level' ? 'is level' : gaugeInWords(gauge)}.{' '}
+          {forThisKit(result, error)}
         </span>
       </p>
     </div>
   );
+}
+
+/** |Δ| ≤ 2 u agrees, ≤ 3 u is doubtful, beyond it disagrees. */
+function forThisKit({ uncertainty }: Result, { error }: PercentError): string {
+  if (uncertainty === null || uncertainty === 0) return '';
+  const times = Math.abs(error.value.toNumber()) / uncertainty;
+  if (times <= 2) return 'It agrees within its uncertainty: this kit could not tell the two apart.';
+  if (times <= 3) return 'That is doubtful for this kit: between two and three times the uncertainty.';
+  return 'That is more than this kit’s uncertainty explains: look for a systematic cause.';
 }

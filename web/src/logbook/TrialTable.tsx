@@ -1,119 +1,290 @@
-import { cellKey, type Column, type TrialState } from '@green-beam/core';
-import { Fragment } from 'react';
+import {
+  besides,
+  cellKey,
+  checkWorked,
+  pastedBlock,
+  unitOf,
+  type Cell,
+  type Column,
+  type Derived,
+  type Table,
+  type Trial,
+} from '@green-beam/core';
+import clsx from 'clsx';
+import { memo, useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Figure } from '../ui/Figure';
-import type { Book } from './book';
+import { Symbol } from '../ui/Symbol';
+import { BlockDialog, type Block } from './BlockDialog';
+import { saidIn, type Book, type Writing } from './book';
 import { EmptyCell } from './EmptyCell';
+import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
 
-/** The table of trials: readings as they were written, and what follows from them. */
-export function TrialTable({ book }: { readonly book: Book }) {
-  const { investigation } = book.answer;
-  const filled = Math.max(0, ...[...book.table.values()].map(({ current }) => current.trial));
-  const full = book.outcome.trialsWanted === 0;
-  const rows = Math.max(investigation.trials, filled + (full && book.answer.mayWrite ? 1 : 0));
+/** A table of trials: readings as they were written, and what follows from them. Arrow keys go from cell to cell. */
+export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
+  const { answer, outcome } = book;
+  const trials = useMemo(() => outcome.trials[table.key] ?? [], [outcome, table.key]);
+  const [block, setBlock] = useState<Block | null>(null);
+  const filled = Math.max(0, ...trials.map(({ trial }) => trial));
+  const counting = trials.filter(({ complete, standing }) => complete && standing === 'counts').length;
+  // A row more than is wanted for every trial that does not count, and one to go on with.
+  const left = trials.filter(({ standing }) => standing !== 'counts').length;
+  const rows = Math.max(table.trials + left, filled + (counting >= table.trials && answer.mayWrite ? 1 : 0));
+  const next = Array.from({ length: rows }, (_, at) => at + 1).find(
+    (number) => !(trials.find(({ trial }) => trial === number)?.complete ?? false),
+  );
+  // The rows get the same functions at every turn, so that a key press draws one of them again.
+  const latest = useRef(book);
+  useEffect(() => {
+    latest.current = book;
+  });
+  const write = useCallback((writing: Writing) => latest.current.write(writing), []);
+  const onRun = useCallback(
+    (trial: number, text: string) => latest.current.add(trial, besides.run, text),
+    [],
+  );
+  const onBlock = useCallback(
+    (text: string, trial: number, column: string) => {
+      const { answer: now, table: cells } = latest.current;
+      setBlock({
+        title: 'Paste into the logbook',
+        cells: pastedBlock(text, { trial, column }, table, now.investigation, cells, now.conventions),
+        problems: [],
+      });
+    },
+    [table],
+  );
   return (
-    <div className="overflow-x-auto">
-      <table className="w-full border-collapse">
-        <caption className="sr-only">Trials</caption>
-        <thead>
-          <tr className="border-b-2 border-ink text-left align-bottom">
-            <th scope="col" className="py-2 pr-3 font-bold">
-              Trial
-            </th>
-            {investigation.columns.map((column) => (
-              <ColumnHeading key={column.key} column={column} />
-            ))}
-            <DerivedHeading name="Volume" symbol="V₂ − V₁" unit="mL" />
-            <DerivedHeading name="Density" symbol="ρ" unit="g/cm³" />
-          </tr>
-        </thead>
-        <tbody>
-          {Array.from({ length: rows }, (_, at) => at + 1).map((trial) => (
-            <tr key={trial} className="border-b border-rule align-top">
-              <th scope="row" className="py-3 pr-3 text-left font-mono font-normal">
-                {trial}
+    <section aria-label={table.title}>
+      {answer.investigation.tables.length > 1 && <h2 className="mb-1">{table.title}</h2>}
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse" onKeyDown={moveBetweenCells}>
+          <caption className="sr-only">{table.title}</caption>
+          <thead>
+            <tr className="border-b-2 border-ink text-left align-bottom">
+              <th scope="col" className="py-2 pr-3 font-bold">
+                Trial
               </th>
-              {investigation.columns.map((column) => {
-                const cell = book.table.get(cellKey(trial, column.key));
-                return (
-                  <td key={column.key} className="py-1.5 pr-3">
-                    {cell ? (
-                      <WrittenCell book={book} cell={cell} column={column} />
-                    ) : (
-                      <EmptyCell book={book} trial={trial} column={column} />
-                    )}
-                  </td>
-                );
-              })}
-              <Derived state={book.outcome.trials.find((state) => state.trial === trial)} />
+              {table.columns.map((column) => (
+                <ColumnHeading key={column.key} column={column} />
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+          </thead>
+          <tbody>
+            {Array.from({ length: rows }, (_, at) => at + 1).map((number) => (
+              <Row
+                key={number}
+                number={number}
+                answer={answer}
+                table={table}
+                trial={trials.find(({ trial }) => trial === number)}
+                cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
+                waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
+                besideKey={besideKey(book, number)}
+                book={latest}
+                next={next === number}
+                write={write}
+                onBlock={onBlock}
+                onRun={onRun}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <BlockDialog
+        block={block}
+        onClose={() => setBlock(null)}
+        onWrite={(cells) => latest.current.writeBlock(cells)}
+      />
+    </section>
+  );
+}
+
+const waits = (book: Book, trial: number, key: string): boolean => {
+  const current = book.table.get(cellKey(trial, key))?.current;
+  return current !== undefined && book.waiting.has(current.id);
+};
+
+/** Changes whenever something is said besides the readings of a trial. */
+const besideKey = ({ table }: Book, trial: number): string =>
+  [besides.standing, besides.remark, besides.photo, besides.run]
+    .map((column) => table.get(cellKey(trial, column))?.current.id ?? '')
+    .join();
+
+interface RowProps {
+  readonly number: number;
+  readonly answer: Book['answer'];
+  readonly table: Table;
+  readonly trial: Trial | undefined;
+  readonly cells: readonly (Cell | undefined)[];
+  readonly waiting: string;
+  readonly besideKey: string;
+  readonly book: { readonly current: Book };
+  readonly next: boolean;
+  readonly write: (writing: Writing) => void;
+  readonly onBlock: (text: string, trial: number, column: string) => void;
+  readonly onRun: (trial: number, text: string) => void;
+}
+
+const sameCell = (a: Cell | undefined, b: Cell | undefined): boolean =>
+  a?.current.id === b?.current.id && a?.struck.length === b?.struck.length && a?.collided === b?.collided;
+
+/** One trial. Cells are made anew at every turn, so they are compared by what stands in them. */
+const Row = memo(DrawnRow, ({ cells: before, ...old }, { cells: now, ...fresh }) => {
+  const keys = Object.keys(fresh) as (keyof typeof fresh)[];
+  return keys.every((key) => old[key] === fresh[key]) && now.every((cell, at) => sameCell(before[at], cell));
+});
+
+function DrawnRow({
+  number,
+  answer,
+  table,
+  trial,
+  cells,
+  waiting,
+  book,
+  next,
+  write,
+  onBlock,
+  onRun,
+}: RowProps) {
+  const waitingCells = waiting.split(',');
+  const standing = trial?.standing ?? 'counts';
+  return (
+    <tr className={clsx('border-b border-rule align-top', standing !== 'counts' && 'bg-rule/30')}>
+      <th scope="row" className="py-2 pr-3 text-left font-normal">
+        <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
+        {(trial || answer.mayWrite) && <TrialMenu book={book.current} number={number} trial={trial} />}
+        {standing !== 'counts' && (
+          <span className="block text-sm text-soft">
+            {standing}: {trial?.reason}
+          </span>
+        )}
+        <Said book={book.current} number={number} />
+      </th>
+      {table.columns.map((column, at) => {
+        const cell = cells[at];
+        const verdict =
+          column.kind === 'derived' && cell
+            ? checkWorked(
+                cell.current.text,
+                column,
+                trial?.derived[column.key],
+                valuesOf(trial),
+                answer.conventions,
+              )
+            : null;
+        return (
+          <td key={column.key} data-row={number} data-col={at} className="py-1.5 pr-3">
+            {column.kind === 'derived' && column.by === 'app' ? (
+              <DerivedCell cell={trial?.derived[column.key]} />
+            ) : cell ? (
+              <WrittenCell
+                {...{ answer, cell, column, verdict, write }}
+                waits={waitingCells[at] === 'true'}
+              />
+            ) : (
+              <EmptyCell {...{ answer, column, next, write, onBlock, onRun }} trial={number} />
+            )}
+          </td>
+        );
+      })}
+    </tr>
+  );
+}
+
+const valuesOf = (trial: Trial | undefined) => ({
+  ...trial?.read,
+  ...Object.fromEntries(
+    Object.entries(trial?.derived ?? {}).flatMap(([key, cell]) =>
+      cell.state === 'reckoned' ? [[key, cell.value]] : [],
+    ),
+  ),
+});
+
+/** Remarks, photographs and abandoned runs of a trial, under its number. */
+function Said({ book, number }: { readonly book: Book; readonly number: number }) {
+  const remark = saidIn(book.table, number, besides.remark).at(-1)?.text;
+  const runs = saidIn(book.table, number, besides.run);
+  const photos = saidIn(book.table, number, besides.photo);
+  return (
+    <>
+      {remark && <span className="block max-w-40 text-sm text-soft">{remark}</span>}
+      {runs.length > 0 && (
+        <span className="block text-sm text-soft">abandoned: {runs.map(({ text }) => text).join(', ')}</span>
+      )}
+      {photos.map(({ id, text }, at) => (
+        <a key={id} href={`/api/logbooks/${book.answer.id}/photos/${text}`} target="_blank" rel="noreferrer">
+          <img
+            src={`/api/logbooks/${book.answer.id}/photos/${text}`}
+            alt={`Photograph ${at + 1} of trial ${number}`}
+            className="mt-1 size-16 border border-rule object-cover"
+          />
+        </a>
+      ))}
+    </>
+  );
+}
+
+function DerivedCell({ cell }: { readonly cell: Derived | undefined }) {
+  if (cell?.state === 'refused') return <p className="py-1.5 text-sm text-vermilion">{cell.reason}</p>;
+  return (
+    <p className="py-1.5 text-lg">
+      {cell?.state === 'reckoned' ? <Figure text={cell.text} /> : <span className="text-soft">–</span>}
+    </p>
   );
 }
 
 function ColumnHeading({ column }: { readonly column: Column }) {
+  const unit = column.kind === 'clock' ? 'h:min' : unitOf(column);
   return (
-    <th scope="col" className="w-[9.5rem] py-2 pr-3 font-bold">
+    <th scope="col" className={clsx('py-2 pr-3 font-bold', column.kind !== 'derived' && 'min-w-[8.5rem]')}>
       {column.heading}
       <span className="block font-normal">
-        <Symbol text={column.symbol} /> in {column.unit}
-        <span className="ml-2 rounded-sm border border-rule bg-white px-1 font-mono text-sm">
-          {column.tag}
-        </span>
+        <Symbol text={column.symbol} />
+        {unit !== '' && ` in ${unit}`}
+        {column.kind === 'measured' && (
+          <span className="ml-2 rounded-sm border border-rule bg-white px-1 font-mono text-sm">
+            {column.tag}
+          </span>
+        )}
+        {column.kind === 'derived' && column.by === 'student' && (
+          <span className="ml-2 text-sm text-soft">worked by you</span>
+        )}
       </span>
     </th>
   );
 }
 
-function DerivedHeading({
-  name,
-  symbol,
-  unit,
-}: {
-  readonly name: string;
-  readonly symbol: string;
-  readonly unit: string;
-}) {
-  return (
-    <th scope="col" className="py-2 pr-3 font-bold">
-      {name}
-      <span className="block font-normal">
-        <i>{symbol}</i> in {unit}
-      </span>
-    </th>
-  );
-}
+const ways: Readonly<Record<string, readonly [down: number, across: number]>> = {
+  ArrowUp: [-1, 0],
+  ArrowDown: [1, 0],
+  ArrowLeft: [0, -1],
+  ArrowRight: [0, 1],
+};
 
-/** `V_1` as V with its index. */
-function Symbol({ text }: { readonly text: string }) {
-  const [letter, index] = text.split('_');
-  return (
-    <i>
-      {letter}
-      {index && <sub>{index}</sub>}
-    </i>
-  );
-}
-
-function Derived({ state }: { readonly state: TrialState | undefined }) {
-  if (state?.state === 'refused') {
-    return (
-      <td colSpan={2} className="py-3 text-sm text-vermilion">
-        {state.reason}
-      </td>
-    );
+/** Arrow keys go to the next cell; sideways only from the end of what is typed. */
+function moveBetweenCells(event: KeyboardEvent<HTMLTableElement>): void {
+  const way = ways[event.key];
+  const target = event.target as HTMLElement;
+  const cell = target.closest<HTMLElement>('td[data-row]');
+  if (!way || !cell || event.ctrlKey || event.metaKey || event.altKey) return;
+  const [down, across] = way;
+  if (across !== 0 && target instanceof HTMLInputElement) {
+    const { selectionStart, selectionEnd, value } = target;
+    if (selectionStart !== selectionEnd || selectionStart !== (across < 0 ? 0 : value.length)) return;
   }
-  const values = state?.state === 'complete' ? [state.volumeText, state.densityText] : ['', ''];
-  return (
-    <Fragment>
-      {values.map((text, at) => (
-        <td key={at} className="py-3 pr-3 text-lg">
-          {text === '' ? <span className="text-soft">–</span> : <Figure text={text} />}
-        </td>
-      ))}
-    </Fragment>
-  );
+  const [row, column] = [Number(cell.dataset['row']), Number(cell.dataset['col'])];
+  for (let step = 1; step < 20; step += 1) {
+    const next = event.currentTarget.querySelector<HTMLElement>(
+      `td[data-row="${row + down * step}"][data-col="${column + across * step}"]`,
+    );
+    if (!next) return;
+    const field = next.querySelector<HTMLElement>('input, button');
+    if (field) {
+      event.preventDefault();
+      field.focus();
+      return;
+    }
+  }
 }

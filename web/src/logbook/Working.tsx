@@ -10,9 +10,9 @@ export function Working({
   steps,
 }: {
   readonly title: string;
-  readonly steps: readonly WorkingStep[];
+  /** Asked only once it is unfolded. */
+  readonly steps: () => readonly WorkingStep[];
 }) {
-  if (steps.length === 0) return null;
   return (
     <Collapsible.Root className="border-t border-rule">
       <Collapsible.Trigger className="group flex w-full items-center gap-2 py-3 text-left font-bold">
@@ -26,19 +26,26 @@ export function Working({
       </Collapsible.Trigger>
       <Collapsible.Content>
         <Suspense fallback={<p className="pb-4 text-soft">Setting the formulas …</p>}>
-          <ol className="flex flex-col gap-5 pb-5">
-            {steps.map((step) => (
-              <li key={step.title}>
-                <h3 className="mb-1 font-bold">{step.title}</h3>
-                {step.tex.map((tex) => (
-                  <Tex key={tex} tex={tex} />
-                ))}
-                <p className="text-soft">{step.why}</p>
-              </li>
-            ))}
-          </ol>
+          <WorkingSteps steps={steps} />
         </Suspense>
       </Collapsible.Content>
     </Collapsible.Root>
+  );
+}
+
+/** The steps by themselves, as the report has them. */
+export function WorkingSteps({ steps }: { readonly steps: () => readonly WorkingStep[] }) {
+  return (
+    <ol className="flex flex-col gap-5 pb-5">
+      {steps().map((step) => (
+        <li key={step.title} className="break-inside-avoid">
+          <h3 className="mb-1 font-bold">{step.title}</h3>
+          {step.tex.map((tex) => (
+            <Tex key={tex} tex={tex} />
+          ))}
+          <p className="text-soft">{step.why}</p>
+        </li>
+      ))}
+    </ol>
   );
 }

@@ -1,22 +1,36 @@
-import { adviseOn, initials, type Cell, type Column } from '@green-beam/core';
+import { adviseOn, initials, unitOf, type Cell, type Column, type DrillVerdict } from '@green-beam/core';
 import { Popover } from 'radix-ui';
 import { useId, useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Figure } from '../ui/Figure';
 import { ReadingField } from '../ui/ReadingField';
-import type { Book } from './book';
+import type { Book, Writing } from './book';
 
 interface Props {
-  readonly book: Book;
+  readonly answer: Book['answer'];
   readonly cell: Cell;
   readonly column: Column;
+  readonly waits: boolean;
+  /** What is said of a value that was worked by hand; null for a reading. */
+  readonly verdict: DrillVerdict | null;
+  readonly write: (writing: Writing) => void;
 }
 
+const origins = {
+  own: null,
+  partner: 'partner’s',
+  teacher: 'supplied',
+  simulated: 'from the bench',
+  balance: 'from the balance',
+} as const;
+
 /** A reading in ink: struck ones stay readable above it, with initials, time and reason. */
-export function WrittenCell({ book, cell, column }: Props) {
+export function WrittenCell({ answer, cell, column, waits, verdict, write }: Props) {
   const { current, struck, collided } = cell;
-  const advice = adviseOn(current.text, column, book.answer.investigation, book.answer.conventions);
+  const advice = adviseOn(current.text, column, answer.investigation, answer.conventions);
+  const origin = origins[current.origin ?? 'own'];
+  const otherTag = column.kind === 'measured' && current.tag !== column.tag ? current.tag : null;
   return (
     <div className="py-1">
       {struck.map(({ entry, by }) => (
@@ -28,42 +42,42 @@ export function WrittenCell({ book, cell, column }: Props) {
           </span>
         </p>
       ))}
-      <p className="flex items-baseline gap-2 text-lg">
+      <p className="flex flex-wrap items-baseline gap-x-2 text-lg">
         <Figure text={current.text} />
         <span className="text-xs text-soft" title={`${current.reader}, ${clock(current.writtenAt)}`}>
           {initials(current.reader)}
         </span>
-        {current.origin === 'balance' && <span className="text-xs text-beam">from the balance</span>}
-        {book.waiting.has(current.id) && <span className="text-xs text-brass">waits</span>}
-        {book.answer.mayWrite && <Correction {...{ book, cell, column }} />}
+        {origin && <span className="text-xs text-beam">{origin}</span>}
+        {otherTag && (
+          <span className="rounded-sm border border-rule bg-white px-1 font-mono text-xs">{otherTag}</span>
+        )}
+        {waits && <span className="text-xs text-brass">waits</span>}
+        {answer.mayWrite && <Correction {...{ cell, column, write }} />}
       </p>
       {collided && (
         <p className="text-sm text-vermilion">Two of you wrote this cell. Decide, then strike and rewrite.</p>
       )}
       {advice && <p className="text-sm text-brass">{advice}</p>}
+      {verdict && <Worked verdict={verdict} />}
     </div>
   );
 }
 
-function Correction({ book, cell: { current }, column }: Props) {
+/** Whether a value that was worked by hand is right, and if not, by which mistake. */
+function Worked({ verdict }: { readonly verdict: DrillVerdict }) {
+  if (verdict.outcome === 'right') return <p className="text-sm text-beam">Worked right.</p>;
+  if (verdict.outcome === 'unreadable')
+    return <p className="text-sm text-brass">{verdict.problem.message}</p>;
+  const [cause] = verdict.causes;
+  return (
+    <p className="text-sm text-vermilion">
+      {cause ? `${cause.title} ${cause.look}` : 'Your readings give another value. Reckon it once more.'}
+    </p>
+  );
+}
+
+function Correction({ cell: { current }, column, write }: Pick<Props, 'cell' | 'column' | 'write'>) {
   const [open, setOpen] = useState(false);
-  const [text, setText] = useDraft(`${current.id}/rewrite`);
-  const [reason, setReason] = useDraft(`${current.id}/reason`);
-  const reasonId = useId();
-  const ready = text.trim() !== '' && reason.trim() !== '';
-  const strike = (event: FormEvent) => {
-    event.preventDefault();
-    if (!ready) return;
-    book.write({
-      trial: current.trial,
-      column: column.key,
-      text,
-      strikes: { id: current.id, reason: reason.trim() },
-    });
-    setText('');
-    setReason('');
-    setOpen(false);
-  };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
@@ -79,37 +93,68 @@ function Correction({ book, cell: { current }, column }: Props) {
           className="z-30 w-72 border border-ink bg-white p-4"
           aria-label="Correction"
         >
-          <form onSubmit={strike} className="flex flex-col gap-3">
-            <p>
-              <s className="struck font-mono">{current.text}</s> stays readable. What is right?
-            </p>
-            <ReadingField
-              aria-label={`New ${column.heading} in ${column.unit}`}
-              autoFocus
-              value={text}
-              onChange={(event) => setText(event.target.value)}
-            />
-            <div>
-              <label htmlFor={reasonId} className="mb-1 block">
-                Why
-              </label>
-              <input
-                id={reasonId}
-                value={reason}
-                maxLength={200}
-                onChange={(event) => setReason(event.target.value)}
-                className="w-full rounded-sm border border-edge px-2 py-1.5"
-              />
-            </div>
-            <Button look="main" type="submit" disabled={!ready}>
-              Strike and rewrite
-            </Button>
-          </form>
+          <CorrectionForm {...{ current, column, write }} onDone={() => setOpen(false)} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 }
 
-const clock = (iso: string): string =>
+/** The form by itself, so that a page of cells does not carry one for each. */
+function CorrectionForm({
+  current,
+  column,
+  write,
+  onDone,
+}: Pick<Props, 'column' | 'write'> & { readonly current: Cell['current']; readonly onDone: () => void }) {
+  const [text, setText] = useDraft(`${current.id}/rewrite`);
+  const [reason, setReason] = useDraft(`${current.id}/reason`);
+  const reasonId = useId();
+  const ready = text.trim() !== '' && reason.trim() !== '';
+  const strike = (event: FormEvent) => {
+    event.preventDefault();
+    if (!ready) return;
+    write({
+      trial: current.trial,
+      column: column.key,
+      text,
+      strikes: { id: current.id, reason: reason.trim() },
+      tag: current.tag,
+    });
+    setText('');
+    setReason('');
+    onDone();
+  };
+  const unit = unitOf(column);
+  return (
+    <form onSubmit={strike} className="flex flex-col gap-3">
+      <p>
+        <s className="struck font-mono">{current.text}</s> stays readable. What is right?
+      </p>
+      <ReadingField
+        aria-label={`New ${column.heading}${unit === '' ? '' : ` in ${unit}`}`}
+        autoFocus
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <div>
+        <label htmlFor={reasonId} className="mb-1 block">
+          Why
+        </label>
+        <input
+          id={reasonId}
+          value={reason}
+          maxLength={200}
+          onChange={(event) => setReason(event.target.value)}
+          className="w-full rounded-sm border border-edge px-2 py-1.5"
+        />
+      </div>
+      <Button look="main" type="submit" disabled={!ready}>
+        Strike and rewrite
+      </Button>
+    </form>
+  );
+}
+
+export const clock = (iso: string): string =>
   new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });

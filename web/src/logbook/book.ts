@@ -1,87 +1,174 @@
 import { at, paths, type LogbookAnswer, type NewEntry } from '@green-beam/contract';
-import { cellKey, outcomeOf, tableOf, type Cell, type Entry, type Outcome } from '@green-beam/core';
+import {
+  besides,
+  cellKey,
+  columnOf,
+  OutcomeReckoner,
+  tableOf,
+  type Cell,
+  type Entry,
+  type Outcome,
+  type PastedCell,
+} from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { useOutletContext } from 'react-router';
 import { call } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
 import { useWho } from '../session/who';
+import { keyOf, type KeptLogbook } from './kept';
 
 export const useLogbook = (id: string) =>
   useQuery({
-    queryKey: ['logbook', id],
-    queryFn: () => call<LogbookAnswer>('GET', at(paths.logbook, { logbookId: id })),
+    queryKey: keyOf(id),
+    queryFn: () => call<KeptLogbook>('GET', at(paths.logbook, { logbookId: id })),
   });
+
+/** What is written in a cell. */
+export interface Writing extends Pick<NewEntry, 'trial' | 'column' | 'text'> {
+  readonly strikes?: { readonly id: string; readonly reason: string };
+  /** The reading of a connected balance that it is. */
+  readonly takenId?: string;
+  /** The try on the bench that it is. */
+  readonly attemptId?: string;
+  readonly supplied?: boolean;
+  /** The instrument, where it is not the one of the column. */
+  readonly tag?: string;
+}
 
 export interface Book {
   readonly answer: LogbookAnswer;
+  readonly entries: readonly Entry[];
   readonly table: ReadonlyMap<string, Cell>;
   readonly outcome: Outcome;
   /** Ids of entries that are written here but not yet stored. */
   readonly waiting: ReadonlySet<string>;
   readonly refused: readonly { readonly id: string; readonly text: string; readonly sentence: string }[];
   discard(id: string): void;
-  write(
-    entry: Pick<NewEntry, 'trial' | 'column' | 'text'> & {
-      readonly strikes?: { readonly id: string; readonly reason: string };
-      /** The reading of a connected balance that it is. */
-      readonly takenId?: string;
-    },
-  ): void;
+  write(writing: Writing): void;
+  /** What is said besides the readings: it replaces what was said before. */
+  say(trial: number, column: string, text: string, reason?: string): void;
+  /** Adds to what was said before, such as a photograph or an abandoned run. */
+  add(trial: number, column: string, text: string, reason?: string): void;
+  writeBlock(cells: readonly PastedCell[]): void;
 }
 
 /** A logbook with what still waits on this device, and what it all amounts to. */
-export function useBook(answer: LogbookAnswer): Book {
+export function useBook(answer: KeptLogbook): Book {
   const { name } = useWho();
   const outbox = useOutbox();
   const path = at(paths.entries, { logbookId: answer.id });
+  const blocks = at(paths.blocks, { logbookId: answer.id });
   const parcels = useParcels();
-  const mine = useMemo(() => parcels.filter((parcel) => parcel.path === path), [parcels, path]);
+  const { investigation, conventions } = answer;
+  const reckoner = useMemo(
+    () => new OutcomeReckoner(investigation, conventions),
+    [investigation, conventions],
+  );
+  const mine = useMemo(
+    () => parcels.filter((parcel) => parcel.path === path || parcel.path === blocks),
+    [parcels, path, blocks],
+  );
   return useMemo(() => {
-    const stored = new Set(answer.entries.map(({ id }) => id));
-    const pending = mine.filter(({ id, refused }) => refused === undefined && !stored.has(id));
+    const stored = new Set([...answer.entries, ...(answer.sent ?? [])].map(({ id }) => id));
+    const bodies = (body: object): readonly NewEntry[] =>
+      'entries' in body ? (body.entries as readonly NewEntry[]) : [body as NewEntry];
+    const pending = mine
+      .filter(({ refused }) => refused === undefined)
+      .flatMap(({ body }) => bodies(body))
+      .filter(({ id }) => !stored.has(id));
+    const known = new Set(answer.entries.map(({ id }) => id));
     const entries = [
       ...answer.entries,
-      ...pending.map(({ body }) => asEntry(body as NewEntry, answer, name)),
+      ...(answer.sent ?? []).filter(({ id }) => !known.has(id)),
+      ...pending.map((body) => asEntry(body, answer, name)),
     ];
     const table = tableOf(entries);
+    const newEntry = (writing: Writing, replaces: string | null, reason: string | null): NewEntry => ({
+      id: crypto.randomUUID(),
+      trial: writing.trial,
+      column: writing.column,
+      text: writing.text,
+      tag: writing.tag ?? null,
+      supplied: writing.supplied ?? false,
+      replaces,
+      reason,
+      takenId: writing.takenId ?? null,
+      attemptId: writing.attemptId ?? null,
+      writtenAt: new Date().toISOString(),
+    });
+    const send = (body: NewEntry) => outbox.add({ id: body.id, path, body });
     return {
       answer,
+      entries,
       table,
-      outcome: outcomeOf(answer.investigation, table, answer.conventions),
+      outcome: reckoner.outcomeOf(table),
       waiting: new Set(pending.map(({ id }) => id)),
       refused: mine.flatMap(({ id, body, refused }) =>
-        refused === undefined ? [] : [{ id, text: (body as NewEntry).text, sentence: refused }],
+        refused === undefined
+          ? []
+          : [
+              {
+                id,
+                text: bodies(body)
+                  .map(({ text }) => text)
+                  .join(', '),
+                sentence: refused,
+              },
+            ],
       ),
       discard: (id) => outbox.discard(id),
-      write: ({ trial, column, text, strikes, takenId }) => {
-        const id = crypto.randomUUID();
+      write: (writing) => {
+        const current = table.get(cellKey(writing.trial, writing.column))?.current;
+        if (current && !writing.strikes) return;
+        send(newEntry(writing, writing.strikes?.id ?? null, writing.strikes?.reason ?? null));
+      },
+      say: (trial, column, text, reason) => {
         const current = table.get(cellKey(trial, column))?.current;
-        if (current && !strikes) return;
-        const body: NewEntry = {
-          id,
-          trial,
-          column,
-          text,
-          replaces: strikes?.id ?? null,
-          reason: strikes?.reason ?? null,
-          takenId: takenId ?? null,
-          writtenAt: new Date().toISOString(),
+        send(newEntry({ trial, column, text }, current?.id ?? null, reason ?? null));
+      },
+      add: (trial, column, text, reason) => send(newEntry({ trial, column, text }, null, reason ?? null)),
+      writeBlock: (cells) => {
+        const body = {
+          id: crypto.randomUUID(),
+          entries: cells.map(({ trial, column, text }) =>
+            newEntry({ trial, column: column.key, text }, null, null),
+          ),
         };
-        outbox.add({ id, path, body });
+        if (body.entries.length > 0) outbox.add({ id: body.id, path: blocks, body });
       },
     };
-  }, [answer, mine, name, outbox, path]);
+  }, [answer, mine, name, outbox, path, blocks, reckoner]);
 }
 
 function asEntry(body: NewEntry, { investigation }: LogbookAnswer, reader: string): Entry {
-  const tag = investigation.columns.find(({ key }) => key === body.column)?.tag ?? '';
+  const column = columnOf(investigation, body.column)?.column;
   return {
-    ...body,
-    tag,
+    id: body.id,
+    trial: body.trial,
+    column: body.column,
+    text: body.text,
+    tag: body.tag ?? (column?.kind === 'measured' ? column.tag : ''),
     reader,
     writtenAt: String(body.writtenAt),
     replaces: body.replaces ?? null,
     reason: body.reason ?? null,
-    origin: body.takenId ? 'balance' : 'own',
+    origin: body.takenId ? 'balance' : body.attemptId ? 'simulated' : body.supplied ? 'teacher' : 'own',
   };
 }
+
+/** Everything that was said in a cell that is added to, oldest first. */
+export const saidIn = (table: ReadonlyMap<string, Cell>, trial: number, column: string): readonly Entry[] => {
+  const cell = table.get(cellKey(trial, column));
+  return cell ? [...cell.struck.map(({ entry }) => entry), cell.current] : [];
+};
+
+/** What an answer, a remark or a prediction says now. */
+export const said = (table: ReadonlyMap<string, Cell>, trial: number, column: string): string =>
+  table.get(cellKey(trial, column))?.current.text ?? '';
+
+export const isHandedIn = (table: ReadonlyMap<string, Cell>): boolean =>
+  table.has(cellKey(0, besides.handIn));
+
+/** The open book, for the pages of a logbook. */
+export const useOpenBook = (): Book => useOutletContext<Book>();

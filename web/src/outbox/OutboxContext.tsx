@@ -1,6 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from 'react';
+import type { Entry } from '@green-beam/core';
 import { call } from '../api';
+import { catchUp, keepSent } from '../logbook/kept';
 import { useWho } from '../session/who';
 import { Outbox, type Parcel } from './outbox';
 import { storage } from './storage';
@@ -17,9 +19,19 @@ export function OutboxProvider({ children }: { readonly children: ReactNode }) {
     const refresh = () => outbox.refresh();
     addEventListener('online', flush);
     addEventListener('storage', refresh);
-    const forget = outbox.onSent(({ parcel }) => {
-      const logbookId = /\/logbooks\/([^/]+)\//.exec(parcel.path)?.[1];
-      if (logbookId) void queries.invalidateQueries({ queryKey: ['logbook', logbookId] });
+    const forget = outbox.onSent(({ parcel, answer }) => {
+      const [, logbookId, what] =
+        /\/logbooks\/([^/]+)\/(entries|blocks|calculations)/.exec(parcel.path) ?? [];
+      if (!logbookId) return;
+      if (what === 'calculations') void queries.invalidateQueries({ queryKey: ['logbook', logbookId] });
+      else {
+        const { entry, entries = entry ? [entry] : [] } = answer as {
+          entry?: Entry;
+          entries?: readonly Entry[];
+        };
+        keepSent(queries, logbookId, entries);
+        void catchUp(queries, logbookId);
+      }
     });
     flush();
     return () => {

@@ -1,0 +1,170 @@
+import { at, checkInvestigationFile, paths, readInvestigation } from '@green-beam/contract';
+import type { Investigation, InvestigationProblem } from '@green-beam/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { call, sentenceFor } from '../api';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { download } from '../ui/download';
+import { Loading, Page, Trouble } from '../ui/Notice';
+import { About, KitPart, QuestionsPart, ResultsPart, StepsPart, TablesPart } from './investigationParts';
+import { useInvestigations } from './Investigations';
+
+const blank: Investigation = {
+  format: 1,
+  title: '',
+  aim: '',
+  object: '',
+  route: '',
+  kit: [],
+  steps: [{ text: '' }],
+  tables: [{ key: 'trials', title: 'Trials', trials: 3, columns: [] }],
+  results: [],
+  predictions: [],
+  questions: [],
+  causes: [],
+  bands: null,
+  supplied: true,
+  secondLook: 'students',
+  model: null,
+};
+
+/** Writes or adapts an investigation; what is typed is kept until it is stored. */
+export function InvestigationEditor() {
+  const { classId = '' } = useParams();
+  const [search] = useSearchParams();
+  const answer = useInvestigations(classId);
+  if (answer.data === undefined)
+    return answer.isError ? <Trouble error={answer.error} /> : <Loading what="the investigation" />;
+  const from = answer.data.investigations.find(({ id }) => id === search.get('from'));
+  const ready = answer.data.readyMade.find(({ title }) => title === search.get('ready'));
+  return (
+    <Editor
+      key={search.toString()}
+      classId={classId}
+      name={`investigation/${classId}/${search.toString()}`}
+      start={from?.body ?? ready ?? blank}
+      replaces={from?.id ?? null}
+      version={from?.version ?? 0}
+    />
+  );
+}
+
+interface Props {
+  readonly classId: string;
+  readonly name: string;
+  readonly start: Investigation;
+  readonly replaces: string | null;
+  readonly version: number;
+}
+
+function Editor({ classId, name, start, replaces, version }: Props) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [draft, setDraft] = useDraft(name);
+  const [fileProblems, setFileProblems] = useState<readonly InvestigationProblem[]>([]);
+  const body = bodyOf(draft) ?? start;
+  const change = (part: Partial<Investigation>) => setDraft(JSON.stringify({ ...body, ...part }));
+  const checked = checkInvestigationFile(body);
+  const problems = checked.ok ? [] : checked.problems;
+  const keep = useMutation({
+    mutationFn: () =>
+      call('POST', at(paths.investigations, { classId }), { id: crypto.randomUUID(), replaces, body }),
+    onSuccess: async () => {
+      setDraft('');
+      await queries.invalidateQueries({ queryKey: ['investigations', classId] });
+      void navigate(`/class/${classId}/investigations`);
+    },
+  });
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    const result = readInvestigation(await file.text());
+    setFileProblems(result.ok ? [] : result.problems);
+    if (result.ok) setDraft(JSON.stringify(result.investigation));
+  };
+  return (
+    <Page
+      title={replaces ? `Adapt: ${start.title}` : 'An investigation'}
+      aside={replaces ? `becomes version ${version + 1}; open logbooks keep theirs` : 'new for this class'}
+    >
+      <div className="mb-6 flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-rule pb-4">
+        <Button look="main" disabled={!checked.ok || keep.isPending} onClick={() => keep.mutate()}>
+          Set this work
+        </Button>
+        <label className="cursor-pointer underline decoration-edge underline-offset-4 focus-within:outline-3 focus-within:outline-water">
+          Read a file
+          <input
+            type="file"
+            accept=".json,application/json"
+            className="sr-only"
+            onChange={(event) => {
+              const { currentTarget } = event;
+              void read(currentTarget.files?.[0]).then(() => (currentTarget.value = ''));
+            }}
+          />
+        </label>
+        <Button
+          look="quiet"
+          onClick={() => download('investigation.json', 'application/json', JSON.stringify(body, null, 2))}
+        >
+          Save as a file
+        </Button>
+        {draft !== '' && (
+          <Button look="quiet" onClick={() => setDraft('')}>
+            Begin again from {start.title === '' ? 'nothing' : 'what it was'}
+          </Button>
+        )}
+        <Link to={`/class/${classId}/investigations`} className="underline underline-offset-4">
+          Back
+        </Link>
+      </div>
+      <Problems title="The file was not taken" problems={fileProblems} />
+      {(draft !== '' || start !== blank) && <Problems title="Before it can be set" problems={problems} />}
+      {keep.isError && (
+        <p role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
+          {sentenceFor(keep.error)}
+        </p>
+      )}
+      <div className="flex max-w-[64rem] flex-col gap-8">
+        <About body={body} change={change} />
+        <KitPart body={body} change={change} />
+        <StepsPart body={body} change={change} />
+        <TablesPart body={body} change={change} />
+        <ResultsPart body={body} change={change} />
+        <QuestionsPart body={body} change={change} />
+      </div>
+    </Page>
+  );
+}
+
+function bodyOf(draft: string): Investigation | null {
+  try {
+    return draft === '' ? null : (JSON.parse(draft) as Investigation);
+  } catch {
+    return null;
+  }
+}
+
+function Problems({
+  title,
+  problems,
+}: {
+  readonly title: string;
+  readonly problems: readonly InvestigationProblem[];
+}) {
+  if (problems.length === 0) return null;
+  return (
+    <div role="alert" className="mb-6 border-l-4 border-vermilion pl-3">
+      <p className="font-bold">{title}</p>
+      <ul>
+        {problems.slice(0, 8).map(({ place, sentence }) => (
+          <li key={`${place}${sentence}`}>
+            {place !== '' && <span className="font-mono text-sm">{place}: </span>}
+            {sentence}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

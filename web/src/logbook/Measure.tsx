@@ -1,0 +1,79 @@
+import { besides, type Investigation } from '@green-beam/core';
+import { useOpenBook, type Book } from './book';
+import { Exchange } from './Exchange';
+import { KeptCalculations } from './KeptCalculations';
+import { Method } from './Method';
+import { Questions, SaidField } from './Questions';
+import { ResultCard } from './ResultCard';
+import { TrialTable } from './TrialTable';
+
+/** Where readings are written, with what to do beside them, and what they come to below. */
+export function Measure() {
+  const book = useOpenBook();
+  const { investigation, calculations } = book.answer;
+  const [first] = book.outcome.results;
+  return (
+    <>
+      <p className="mb-6 max-w-[70ch]">{investigation.aim}</p>
+      <div className="grid gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1fr)_20rem]">
+        <div className="flex min-w-0 flex-col gap-8">
+          <Before book={book} />
+          {investigation.tables.map((table) => (
+            <TrialTable key={table.key} book={book} table={table} />
+          ))}
+          {first && <ResultCard book={book} state={first} />}
+          {book.outcome.results.slice(1).map((state) => (
+            <ResultCard key={state.plan.key} book={book} state={state} brief />
+          ))}
+          <Exchange book={book} />
+          <KeptCalculations calculations={calculations} />
+        </div>
+        <div className="flex flex-col gap-6">
+          <Method investigation={investigation} />
+          <ModelTrial investigation={investigation} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** What is asked before anything is measured: predictions, and questions on the method. */
+function Before({ book }: { readonly book: Book }) {
+  const { predictions } = book.answer.investigation;
+  const asked = book.answer.investigation.questions.some(({ when }) => when === 'before');
+  if (predictions.length === 0 && !asked) return null;
+  return (
+    <section aria-label="Before you measure" className="flex flex-col gap-4">
+      <h2>Before you measure</h2>
+      {predictions.map(({ key, text, unit }) => (
+        <SaidField key={key} book={book} column={besides.prediction(key)} label={text} unit={unit} />
+      ))}
+      <Questions book={book} when="before" />
+    </section>
+  );
+}
+
+/** A trial that the teacher worked, as a model. */
+function ModelTrial({ investigation: { model, tables } }: { readonly investigation: Investigation }) {
+  if (!model) return null;
+  const columns = tables.flatMap((table) => table.columns);
+  return (
+    <section aria-label="A worked trial" className="border-l-4 border-beam pl-3">
+      <h2 className="mb-1">A worked trial</h2>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-4">
+        {columns.map((column) => {
+          const text = model.cells[column.key];
+          return text === undefined ? null : (
+            <div key={column.key} className="contents">
+              <dt>{column.heading}</dt>
+              <dd className="font-mono">
+                {text} {'unit' in column ? column.unit : ''}
+              </dd>
+            </div>
+          );
+        })}
+      </dl>
+      <p className="mt-1 text-sm text-soft">{model.words}</p>
+    </section>
+  );
+}

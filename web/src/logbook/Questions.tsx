@@ -1,0 +1,81 @@
+import { besides } from '@green-beam/core';
+import { useId, type FormEvent } from 'react';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { said, type Book } from './book';
+
+/** The questions before or after measuring; statements are called true or put right. */
+export function Questions({ book, when }: { readonly book: Book; readonly when: 'before' | 'after' }) {
+  return book.answer.investigation.questions
+    .filter((question) => question.when === when)
+    .map(({ key, text, kind }) => (
+      <SaidField
+        key={key}
+        book={book}
+        column={besides.answer(key)}
+        label={text}
+        hint={kind === 'statement' ? 'True? Or put it right.' : ''}
+        long
+      />
+    ));
+}
+
+/** Something that is said of the logbook as a whole: written once, and rewritten with the old text kept. */
+export function SaidField({
+  book,
+  column,
+  label,
+  unit = '',
+  hint = '',
+  long = false,
+}: {
+  readonly book: Book;
+  readonly column: string;
+  readonly label: string;
+  readonly unit?: string;
+  readonly hint?: string;
+  readonly long?: boolean;
+}) {
+  const now = said(book.table, 0, column);
+  const [text, setText] = useDraft(`${book.answer.id}/0/${column}`);
+  const id = useId();
+  const keep = (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim() === '') return;
+    book.say(0, column, text.trim());
+    setText('');
+  };
+  const field = { id, value: text, className: 'w-full rounded-sm border border-edge bg-white px-2 py-1.5' };
+  return (
+    <form onSubmit={keep} className="max-w-[70ch]">
+      <label htmlFor={id} className="block">
+        {label} {hint && <span className="text-soft">{hint}</span>}
+      </label>
+      {now !== '' && (
+        <p className="border-l-4 border-beam pl-3">
+          {now} {unit}
+        </p>
+      )}
+      {book.answer.mayWrite && (
+        <div className="mt-1 flex items-start gap-3">
+          {long ? (
+            <textarea
+              {...field}
+              rows={2}
+              maxLength={2000}
+              onChange={(event) => setText(event.target.value)}
+            />
+          ) : (
+            <>
+              <input {...field} maxLength={60} onChange={(event) => setText(event.target.value)} />
+              <span className="self-center">{unit}</span>
+            </>
+          )}
+          <Button type="submit" disabled={text.trim() === ''}>
+            {now === '' ? 'Write' : 'Rewrite'}
+          </Button>
+        </div>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,280 @@
+import {
+  besides,
+  cellKey,
+  initials,
+  instrumentOf,
+  likelyCauses,
+  modelOf,
+  resultWorking,
+  unitOf,
+  type Column,
+  type Result,
+  type Table,
+} from '@green-beam/core';
+import { Budget } from '@green-beam/drawing';
+import { Suspense, type ReactNode } from 'react';
+import { Button } from '../ui/Button';
+import { Figure, Stated } from '../ui/Figure';
+import { Symbol } from '../ui/Symbol';
+import { said, saidIn, useOpenBook, type Book } from './book';
+import { ResultPlot } from './ResultPlot';
+import { leanOf, useFindings } from './SecondLook';
+import { WorkingSteps } from './Working';
+import { clock } from './WrittenCell';
+
+/** The whole investigation as a page that can be printed: nothing struck is left out. */
+export function Report() {
+  const book = useOpenBook();
+  const { investigation, readers, conventions } = book.answer;
+  const findings = useFindings(book);
+  const causes = likelyCauses(
+    investigation.causes,
+    new Set(findings?.map(({ code }) => code)),
+    leanOf(book.outcome),
+  );
+  return (
+    <article className="report max-w-[52rem]">
+      <p className="no-print mb-4">
+        <Button onClick={() => print()}>Print, or save as PDF</Button>
+      </p>
+      <p className="mb-4 text-soft">
+        {readers.join(', ')} · conventions: {conventions.preset}, version {conventions.version}
+      </p>
+      <Part title="Aim">
+        <p>{investigation.aim}</p>
+      </Part>
+      <Part title="Kit">
+        <ul className="ml-5 list-disc">
+          {investigation.kit.map(({ tag, kind, model }) => {
+            const make = modelOf(instrumentOf(kind), model);
+            return (
+              <li key={tag}>
+                <span className="font-mono">{tag}</span> {make.name}: divisions of {make.division} {make.unit}
+                , ±{make.tolerance} {make.unit}
+              </li>
+            );
+          })}
+        </ul>
+      </Part>
+      <Part title="Method, cautions and precautions">
+        <ol className="ml-5 list-decimal">
+          {investigation.steps.map(({ text, precaution, caution }) => (
+            <li key={text}>
+              {text}
+              {precaution && <span className="block text-sm">For the number: {precaution}</span>}
+              {caution && (
+                <span className="block text-sm">
+                  <strong>Caution.</strong> {caution}
+                </span>
+              )}
+            </li>
+          ))}
+        </ol>
+        {investigation.route && (
+          <p className="mt-2">
+            <strong>Why this route.</strong> {investigation.route}
+          </p>
+        )}
+      </Part>
+      <Predictions book={book} />
+      <Part title="Readings">
+        {investigation.tables.map((table) => (
+          <Readings key={table.key} book={book} table={table} />
+        ))}
+      </Part>
+      {book.outcome.results.map((state) =>
+        state.state === 'reckoned' ? (
+          <ResultPart key={state.plan.key} book={book} result={state.result} />
+        ) : (
+          <Part key={state.plan.key} title={state.plan.name}>
+            <p>{state.why}</p>
+          </Part>
+        ),
+      )}
+      {findings !== null && (
+        <Part title="Second look">
+          {findings.length === 0 ? (
+            <p>Nothing was found.</p>
+          ) : (
+            <ul className="ml-5 list-disc">
+              {findings.map(({ code, sentence, place }) => (
+                <li key={`${code}${place.trial}${place.column}`}>
+                  {typeof place.trial === 'number' && `Trial ${place.trial}: `}
+                  {sentence}
+                </li>
+              ))}
+            </ul>
+          )}
+        </Part>
+      )}
+      {causes.length > 0 && (
+        <Part title="Causes of error">
+          <ul className="ml-5 list-disc">
+            {causes.map(({ cause, why }) => (
+              <li key={cause.code}>
+                {cause.cause}: {cause.effect}. {cause.test} {why && <em>{why}</em>}
+              </li>
+            ))}
+          </ul>
+        </Part>
+      )}
+      <Part title="Questions and answers">
+        <dl>
+          {investigation.questions.map(({ key, text }) => (
+            <div key={key} className="mb-2 break-inside-avoid">
+              <dt>{text}</dt>
+              <dd className="border-l-4 border-rule pl-3">
+                {said(book.table, 0, besides.answer(key)) || '–'}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </Part>
+    </article>
+  );
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <section aria-label={title} className="mb-6">
+      <h2 className="mb-2 border-b border-ink">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function Predictions({ book }: { readonly book: Book }) {
+  const { predictions } = book.answer.investigation;
+  if (predictions.length === 0) return null;
+  return (
+    <Part title="Predicted beforehand">
+      <ul className="ml-5 list-disc">
+        {predictions.map(({ key, text, unit, result }) => {
+          const now = book.outcome.results.find(({ plan }) => plan.key === result);
+          return (
+            <li key={key}>
+              {text} <strong>{said(book.table, 0, besides.prediction(key)) || 'not predicted'}</strong> {unit}
+              {now?.state === 'reckoned' && (
+                <>
+                  ; found: <Stated text={now.result.text} />
+                </>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Part>
+  );
+}
+
+/** The table with everything that was struck, and why trials were left out. */
+function Readings({ book, table }: { readonly book: Book; readonly table: Table }) {
+  const trials = book.outcome.trials[table.key] ?? [];
+  return (
+    <div className="mb-4 overflow-x-auto">
+      <table className="w-full border-collapse">
+        <caption className="text-left font-bold">{table.title}</caption>
+        <thead>
+          <tr className="border-b-2 border-ink text-left align-bottom">
+            <th scope="col" className="pr-3">
+              Trial
+            </th>
+            {table.columns.map((column) => (
+              <th key={column.key} scope="col" className="pr-3 font-bold">
+                {column.heading}
+                <span className="block font-normal">{heading(column)}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {trials.map((trial) => (
+            <tr key={trial.trial} className="break-inside-avoid border-b border-rule align-top">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                <span className={trial.standing === 'counts' ? 'font-mono' : 'struck font-mono'}>
+                  {trial.trial}
+                </span>
+                {trial.standing !== 'counts' && (
+                  <span className="block text-sm">
+                    {trial.standing}: {trial.reason}
+                  </span>
+                )}
+                {said(book.table, trial.trial, besides.remark) && (
+                  <span className="block max-w-48 text-sm">
+                    {said(book.table, trial.trial, besides.remark)}
+                  </span>
+                )}
+                {saidIn(book.table, trial.trial, besides.run).map(({ id, text }) => (
+                  <span key={id} className="block text-sm">
+                    abandoned: {text}
+                  </span>
+                ))}
+              </th>
+              {table.columns.map((column) => {
+                const cell = book.table.get(cellKey(trial.trial, column.key));
+                const derived = trial.derived[column.key];
+                return (
+                  <td key={column.key} className="py-1 pr-3">
+                    {cell?.struck.map(({ entry, by }) => (
+                      <span key={entry.id} className="block text-sm">
+                        <s className="struck font-mono">{entry.text}</s> {initials(by.reader)}{' '}
+                        {clock(by.writtenAt)}
+                        {by.reason && `, ${by.reason}`}
+                      </span>
+                    ))}
+                    {cell ? (
+                      <>
+                        <Figure text={cell.current.text} />{' '}
+                        <span className="text-xs text-soft">{initials(cell.current.reader)}</span>
+                      </>
+                    ) : (
+                      <Figure text={derived?.state === 'reckoned' ? derived.text : '–'} />
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const heading = (column: Column): string =>
+  [
+    column.kind === 'clock' ? 'h:min' : unitOf(column),
+    column.kind === 'measured' ? `on ${column.tag}` : column.kind === 'derived' ? column.formula : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+function ResultPart({ book, result }: { readonly book: Book; readonly result: Result }) {
+  const { plan, budget, percentError } = result;
+  return (
+    <Part title={plan.name}>
+      <p className="my-2 text-2xl">
+        <Symbol text={plan.symbol} /> = <Stated text={result.text} />
+      </p>
+      {percentError && plan.accepted && (
+        <p>
+          Percent error {percentError.text} against {plan.accepted.value} {plan.accepted.unit},{' '}
+          {plan.accepted.source}
+          {percentError.word && `: ${percentError.word}`}.
+        </p>
+      )}
+      <div className="my-3 max-w-xl break-inside-avoid">
+        <ResultPlot book={book} result={result} />
+      </div>
+      {budget.length > 0 && (
+        <div className="my-3 max-w-xl break-inside-avoid">
+          <h3 className="font-bold">Where the ± comes from</h3>
+          <Budget lines={budget.filter(({ share }) => share > 0.0005).slice(0, 8)} />
+        </div>
+      )}
+      <Suspense fallback={<p>Setting the formulas …</p>}>
+        <WorkingSteps steps={() => resultWorking(result, book.answer.conventions)} />
+      </Suspense>
+    </Part>
+  );
+}

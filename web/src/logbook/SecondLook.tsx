@@ -1,0 +1,157 @@
+import { besides, likelyCauses, secondLookAt, type Outcome, type TableFinding } from '@green-beam/core';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { useWho } from '../session/who';
+import { Button } from '../ui/Button';
+import { clock } from './WrittenCell';
+import { isHandedIn, saidIn, useOpenBook, type Book } from './book';
+import { Questions } from './Questions';
+
+/** Everything done over, the way a careful teacher would; then the questions, and the hand-in. */
+export function SecondLook() {
+  const book = useOpenBook();
+  const findings = useFindings(book);
+  const { questions } = book.answer.investigation;
+  const left = unanswered(book);
+  return (
+    <div className="flex max-w-[70ch] flex-col gap-8">
+      {findings === null ? (
+        <p>Your teacher takes the second look here, after you have handed in.</p>
+      ) : (
+        <Findings book={book} findings={findings} />
+      )}
+      <Causes book={book} findings={findings ?? []} />
+      {questions.some(({ when }) => when === 'after') && (
+        <section aria-label="Questions" className="flex flex-col gap-4">
+          <h2>Questions</h2>
+          <Questions book={book} when="after" />
+        </section>
+      )}
+      <HandIn book={book} findings={findings?.length ?? 0} left={left} />
+    </div>
+  );
+}
+
+/** Null where only the teacher is to see them. */
+export function useFindings(book: Book): readonly TableFinding[] | null {
+  const { role } = useWho();
+  const { investigation, conventions } = book.answer;
+  return useMemo(
+    () =>
+      role === 'student' && investigation.secondLook === 'teacher'
+        ? null
+        : secondLookAt(investigation, book.table, book.outcome, conventions),
+    [role, investigation, conventions, book.table, book.outcome],
+  );
+}
+
+function Findings({ book, findings }: { readonly book: Book; readonly findings: readonly TableFinding[] }) {
+  const { tables, results } = book.answer.investigation;
+  const heading = (column: string) =>
+    tables.flatMap((table) => table.columns).find(({ key }) => key === column)?.heading ??
+    results.find(({ key }) => key === column)?.name ??
+    column;
+  return (
+    <section aria-label="Second look">
+      <h2 className="mb-2">Second look</h2>
+      {findings.length === 0 ? (
+        <p className="text-beam">Nothing found: units, digits, differences and directions fit together.</p>
+      ) : (
+        <ul className="divide-y divide-rule border-y border-rule">
+          {findings.map(({ code, place, sentence, sure, table }) => (
+            <li key={`${code}${table}${place.trial}${place.column}`} className="py-2">
+              <p className="text-sm text-soft">
+                {typeof place.trial === 'number' ? `Trial ${place.trial}, ` : ''}
+                {heading(place.column)} · {sure}
+              </p>
+              <p>{sentence}</p>
+            </li>
+          ))}
+        </ul>
+      )}
+      {findings.length > 0 && book.answer.mayWrite && (
+        <p className="mt-2">
+          <Link to=".." relative="path" className="underline underline-offset-4">
+            Back to the tables
+          </Link>{' '}
+          to strike and rewrite what was wrong. What was right stays as it is.
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** Which way the main result lies from the accepted value. */
+export function leanOf({ results }: Outcome): 'up' | 'down' | null {
+  const [first] = results;
+  const error = first?.state === 'reckoned' ? first.result.percentError : null;
+  if (!error || error.percent.isZero()) return null;
+  return error.percent.gt(0) ? 'up' : 'down';
+}
+
+function Causes({ book, findings }: { readonly book: Book; readonly findings: readonly TableFinding[] }) {
+  const told = likelyCauses(
+    book.answer.investigation.causes,
+    new Set(findings.map(({ code }) => code)),
+    leanOf(book.outcome),
+  );
+  if (told.length === 0) return null;
+  return (
+    <section aria-label="Causes of error">
+      <h2 className="mb-2">What may be behind an error here</h2>
+      <ul className="divide-y divide-rule border-y border-rule">
+        {told.map(({ cause, why }) => (
+          <li key={cause.code} className="py-2">
+            <p>
+              {cause.cause}: {cause.effect}. <span className="text-soft">({cause.kind})</span>
+            </p>
+            <p className="text-sm text-soft">
+              {cause.test} {why && <strong className="text-ink">{why}</strong>}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const unanswered = ({ table, answer }: Book): number =>
+  answer.investigation.questions.filter(({ key }) => saidIn(table, 0, besides.answer(key)).length === 0)
+    .length;
+
+function HandIn({
+  book,
+  findings,
+  left,
+}: {
+  readonly book: Book;
+  readonly findings: number;
+  readonly left: number;
+}) {
+  const handed = saidIn(book.table, 0, besides.handIn).at(-1);
+  if (!book.answer.mayWrite && !handed) return <p className="text-soft">It has not been handed in yet.</p>;
+  const open = [
+    book.outcome.trialsWanted > 0 && `${book.outcome.trialsWanted} trials are still wanted`,
+    left > 0 && `${left} ${left === 1 ? 'question has' : 'questions have'} no answer`,
+    findings > 0 && `${findings} ${findings === 1 ? 'finding stands' : 'findings stand'}`,
+    book.waiting.size > 0 && 'something still waits to be sent',
+  ].filter((words) => words !== false);
+  return (
+    <section aria-label="Hand in">
+      <h2 className="mb-2">Hand in</h2>
+      {handed && (
+        <p className="mb-2 border-l-4 border-beam pl-3">
+          Handed in by {handed.reader} at {clock(handed.writtenAt)}. What is written later shows its time.
+        </p>
+      )}
+      {book.answer.mayWrite && (
+        <>
+          {open.length > 0 && <p className="mb-2 text-brass">Before you do: {open.join('; ')}.</p>}
+          <Button look="main" onClick={() => book.say(0, besides.handIn, 'handed in')}>
+            {isHandedIn(book.table) ? 'Hand in again' : 'Hand in'}
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}

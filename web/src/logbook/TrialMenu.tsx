@@ -1,0 +1,160 @@
+import { besides, type Trial } from '@green-beam/core';
+import { Popover } from 'radix-ui';
+import { useId, useState, type FormEvent } from 'react';
+import { sentenceFor } from '../api';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { said, type Book } from './book';
+import { sendPhoto } from './photo';
+
+/** What can be said of a trial besides its readings: that it does not count, a remark, a photograph. */
+export function TrialMenu({
+  book,
+  number,
+  trial,
+}: {
+  readonly book: Book;
+  readonly number: number;
+  readonly trial: Trial | undefined;
+}) {
+  const [open, setOpen] = useState(false);
+  if (!book.answer.mayWrite) return null;
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger
+        aria-label={`More about trial ${number}`}
+        className="ml-2 rounded-sm border border-rule bg-white px-1.5 text-sm text-soft hover:border-ink hover:text-ink"
+      >
+        …
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          aria-label={`About trial ${number}`}
+          className="z-30 flex w-80 flex-col gap-5 border border-ink bg-white p-4"
+        >
+          {trial && <StandingForm {...{ book, number, trial }} onDone={() => setOpen(false)} />}
+          <RemarkForm {...{ book, number }} onDone={() => setOpen(false)} />
+          <PhotoForm {...{ book, number }} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+interface Part {
+  readonly book: Book;
+  readonly number: number;
+  readonly onDone: () => void;
+}
+
+/** Only a person leaves a trial out, and says why; it stays readable. */
+function StandingForm({ book, number, trial, onDone }: Part & { readonly trial: Trial }) {
+  const [reason, setReason] = useDraft(`${book.answer.id}/${number}/standing`);
+  const reasonId = useId();
+  const put = (standing: 'abandoned' | 'excluded' | 'counts') => {
+    if (reason.trim() === '') return;
+    book.say(number, besides.standing, standing, reason.trim());
+    setReason('');
+    onDone();
+  };
+  const missing = reason.trim() === '';
+  return (
+    <div>
+      <label htmlFor={reasonId} className="mb-1 block font-bold">
+        {trial.standing === 'counts' ? 'Leave it out, because' : 'Count it again, because'}
+      </label>
+      <input
+        id={reasonId}
+        value={reason}
+        maxLength={200}
+        onChange={(event) => setReason(event.target.value)}
+        className="mb-2 w-full rounded-sm border border-edge px-2 py-1.5"
+      />
+      <div className="flex flex-wrap gap-2">
+        {trial.standing === 'counts' ? (
+          <>
+            <Button disabled={missing} onClick={() => put('abandoned')}>
+              Abandon it
+            </Button>
+            <Button disabled={missing} onClick={() => put('excluded')}>
+              Exclude it
+            </Button>
+          </>
+        ) : (
+          <Button disabled={missing} onClick={() => put('counts')}>
+            Count it again
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function RemarkForm({ book, number, onDone }: Part) {
+  const before = said(book.table, number, besides.remark);
+  const [text, setText] = useDraft(`${book.answer.id}/${number}/remark`);
+  const remarkId = useId();
+  const keep = (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim() === '') return;
+    book.say(number, besides.remark, text.trim());
+    setText('');
+    onDone();
+  };
+  return (
+    <form onSubmit={keep}>
+      <label htmlFor={remarkId} className="mb-1 block font-bold">
+        Remark
+      </label>
+      {before !== '' && <p className="mb-1 text-sm text-soft">So far: {before}</p>}
+      <textarea
+        id={remarkId}
+        value={text}
+        rows={2}
+        maxLength={2000}
+        onChange={(event) => setText(event.target.value)}
+        className="mb-2 w-full rounded-sm border border-edge px-2 py-1.5"
+      />
+      <Button type="submit" disabled={text.trim() === ''}>
+        Keep the remark
+      </Button>
+    </form>
+  );
+}
+
+function PhotoForm({ book, number }: Omit<Part, 'onDone'>) {
+  const [state, setState] = useState<'idle' | 'sending' | { readonly failed: string }>('idle');
+  const inputId = useId();
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setState('sending');
+    try {
+      const id = await sendPhoto(book.answer.id, file);
+      if (id === null) return setState({ failed: 'This file could not be read as a picture.' });
+      book.add(number, besides.photo, id);
+      setState('idle');
+    } catch (error) {
+      setState({ failed: sentenceFor(error) });
+    }
+  };
+  return (
+    <div>
+      <label htmlFor={inputId} className="mb-1 block font-bold">
+        Photograph
+      </label>
+      <input
+        id={inputId}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        disabled={state === 'sending'}
+        onChange={(event) => void take(event.target.files?.[0])}
+        className="w-full text-sm"
+      />
+      {state === 'sending' && <p role="status">Sending …</p>}
+      {typeof state === 'object' && <p role="alert">{state.failed}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,229 @@
+import {
+  improvements,
+  joined,
+  questions,
+  waysOf,
+  writePlusMinus,
+  Exact,
+  type Conventions,
+  type Result,
+} from '@green-beam/core';
+import { Budget, Histogram } from '@green-beam/drawing';
+import { useDeferredValue, useMemo } from 'react';
+import { Button } from '../ui/Button';
+import { Stated } from '../ui/Figure';
+import { Symbol } from '../ui/Symbol';
+import { useOpenBook, type Book } from './book';
+import { ResultPlot } from './ResultPlot';
+import { SavedPlot } from './SavedPlot';
+import { useMonteCarlo } from './useMonteCarlo';
+
+/** Plots, budget, all ways of combining side by side, many draws, and what would make the result more certain. */
+export function Uncertainty() {
+  const book = useOpenBook();
+  const reckoned = book.outcome.results.flatMap((state) =>
+    state.state === 'reckoned' ? [state.result] : [],
+  );
+  if (reckoned.length === 0)
+    return <p className="text-soft">There is nothing to plot yet. Write the first trials under “Measure”.</p>;
+  return (
+    <div className="flex flex-col gap-10">
+      {reckoned.map((result) => (
+        <OneResult key={result.plan.key} book={book} result={result} />
+      ))}
+      {reckoned.length > 1 && <Agreement results={reckoned} />}
+    </div>
+  );
+}
+
+function OneResult({ book, result }: { readonly book: Book; readonly result: Result }) {
+  const { plan } = result;
+  return (
+    <section aria-label={plan.name}>
+      <h2 className="mb-2">
+        {plan.name}: <Symbol text={plan.symbol} /> = <Stated text={result.text} />
+      </h2>
+      {result.suspect && <p className="mb-3 border-l-4 border-brass-line pl-3">{result.suspect.sentence}</p>}
+      <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+        <ResultPlot book={book} result={result} />
+        <div className="flex flex-col gap-6">
+          {result.budget.length > 0 && (
+            <div>
+              <h3 className="mb-1 font-bold">Budget: shares of the variance</h3>
+              <Budget lines={result.budget.filter(({ share }) => share > 0.0005).slice(0, 10)} />
+              <Cancelled result={result} />
+            </div>
+          )}
+          <Improve book={book} result={result} />
+        </div>
+        {result.model && result.uncertainty !== null && <Ways book={book} result={result} />}
+        {result.model && <Draws book={book} result={result} />}
+      </div>
+    </section>
+  );
+}
+
+/** What vanishes is said: it is a reason for measuring by difference. */
+function Cancelled({ result }: { readonly result: Result }) {
+  const gone = result.contributions.filter(
+    ({ kind, amount }) =>
+      kind === 'offset' && Math.abs(amount) < 1e-9 * Math.abs(result.value.value.toNumber()),
+  );
+  if (gone.length === 0) return null;
+  return (
+    <p className="text-sm text-soft">
+      {gone.map(({ source }) => source).join(', ')}: cancels in the difference and adds nothing.
+    </p>
+  );
+}
+
+function Improve({ book, result }: { readonly book: Book; readonly result: Result }) {
+  const { investigation, conventions } = book.answer;
+  const told = useMemo(
+    () => improvements(investigation, book.table, conventions, result).slice(0, 5),
+    [investigation, book.table, conventions, result],
+  );
+  if (told.length === 0) return null;
+  return (
+    <div>
+      <h3 className="mb-1 font-bold">What would improve it</h3>
+      <ul className="ml-5 list-disc">
+        {told.map(({ what, text }) => (
+          <li key={what}>{text}</li>
+        ))}
+      </ul>
+      <p className="text-sm text-soft">Reckoned anew for each, with your own readings.</p>
+    </div>
+  );
+}
+
+const wayWords: Readonly<Record<Conventions['combining'], string>> = {
+  'figures-only': 'Figures only says nothing but how far the digits go.',
+  'worst-case': 'Worst case adds all sizes, as if each were at its worst at once: the largest.',
+  quadrature: 'Quadrature lets independent causes partly make up for each other.',
+  'largest-smallest': 'Largest and smallest looks at the corners themselves, so a curved formula shows.',
+  'monte-carlo': 'Monte Carlo draws inside the bounds: where sizes are half-widths, it comes out √3 smaller.',
+};
+
+/** Every way of combining, with the same inputs. */
+function Ways({ book, result }: { readonly book: Book; readonly result: Result }) {
+  const { conventions } = book.answer;
+  const { model, contributions, repeatPart, plan, value, valueText } = useDeferredValue(result);
+  const rows = useMemo(() => {
+    if (!model) return [];
+    const instruments = contributions.filter(({ kind }) => kind !== 'repeat' || plan.kind === 'value');
+    return (
+      Object.entries(waysOf(model, instruments, conventions)) as [Conventions['combining'], () => number][]
+    ).map(([way, reckon]) => {
+      const words = questions.combining.answers[way];
+      if (way === 'figures-only') return { way, words, text: `${valueText} ${plan.unit}` };
+      const size = tried(() => joined(repeatPart ?? 0, reckon(), conventions));
+      if (size === null || size <= 0) return { way, words, text: '–' };
+      const { text } = writePlusMinus(value.value, new Exact(size), plan.unit, conventions.uncertaintyDigits);
+      return { way, words, text };
+    });
+  }, [model, contributions, repeatPart, plan, value, valueText, conventions]);
+  return (
+    <div>
+      <h3 className="mb-1 font-bold">All ways of combining, side by side</h3>
+      <table className="w-full">
+        <tbody>
+          {rows.map(({ way, words, text }) => (
+            <tr key={way} className="border-t border-rule align-top">
+              <th scope="row" className="py-1 pr-3 text-left font-normal first-letter:uppercase">
+                {words}
+                {way === conventions.combining && <strong> – your class’s way</strong>}
+                <span className="block text-sm text-soft">{wayWords[way]}</span>
+              </th>
+              <td className="py-1 text-right whitespace-nowrap">
+                <Stated text={text} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Too many corners for one way is no reason to show none. */
+function tried(reckon: () => number): number | null {
+  try {
+    return reckon();
+  } catch {
+    return null;
+  }
+}
+
+const draws = 1_000_000;
+
+function Draws({ book, result: { model, plan } }: { readonly book: Book; readonly result: Result }) {
+  const [drawing, start, stop] = useMonteCarlo();
+  if (!model) return null;
+  const standard = book.answer.conventions.plusMinus === 'standard';
+  return (
+    <div>
+      <h3 className="mb-1 font-bold">A million draws</h3>
+      <div className="mb-2 flex items-center gap-4">
+        {drawing.state === 'drawing' ? (
+          <>
+            <progress
+              aria-label="Draws made"
+              className="h-2 w-48 accent-[#1d7f58]"
+              max={drawing.of}
+              value={drawing.drawn}
+            />
+            <Button onClick={stop}>Stop</Button>
+          </>
+        ) : (
+          <Button onClick={() => start({ ...model, draws, seed: 1, standard })}>Draw</Button>
+        )}
+      </div>
+      {drawing.state === 'drawn' && (
+        <>
+          <SavedPlot name={`${plan.name} draws`}>
+            <Histogram {...drawing.result} words={`${plan.name} in ${plan.unit}`} />
+          </SavedPlot>
+          <p>
+            Mean {drawing.result.mean.toPrecision(5)}, standard deviation{' '}
+            {drawing.result.standardDeviation.toPrecision(3)} {plan.unit}; 95 of 100 lie between{' '}
+            {drawing.result.low.toPrecision(4)} and {drawing.result.high.toPrecision(4)}.
+          </p>
+        </>
+      )}
+      <p className="text-sm text-soft">
+        Readings and instruments are drawn anew a million times, always with the same seed; the scatter of the
+        trials is not drawn again.
+      </p>
+    </div>
+  );
+}
+
+/** Results of one unit are held against each other: |Δ| over the combined uncertainty. */
+function Agreement({ results }: { readonly results: readonly Result[] }) {
+  const [first, ...others] = results;
+  const alike = others.filter(
+    ({ plan, uncertainty }) => plan.unit === first?.plan.unit && uncertainty !== null,
+  );
+  if (!first || first.uncertainty === null || alike.length === 0) return null;
+  return (
+    <section aria-label="Do the routes agree?">
+      <h2 className="mb-1">Do the routes agree?</h2>
+      <ul className="ml-5 list-disc">
+        {alike.map((other) => {
+          const gap = Math.abs(other.value.value.minus(first.value.value).toNumber());
+          const u = Math.hypot(first.uncertainty ?? 0, other.uncertainty ?? 0);
+          const words = gap <= 2 * u ? 'agree' : gap <= 3 * u ? 'agree only doubtfully' : 'do not agree';
+          const surer = (first.uncertainty ?? 0) <= (other.uncertainty ?? 0) ? first : other;
+          return (
+            <li key={other.plan.key}>
+              {first.plan.name} and {other.plan.name.charAt(0).toLowerCase()}
+              {other.plan.name.slice(1)} {words}: they differ by {(u > 0 ? gap / u : 0).toFixed(1)} times
+              their combined uncertainty. {surer.plan.name} is the more certain.
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
