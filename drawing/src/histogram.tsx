@@ -72,7 +72,7 @@ export function Histogram({
               strokeDasharray="5 4"
             />
           ))}
-          <text x={plotSize.width - 28} y={32} textAnchor="end" fontFamily={textFont}>
+          <text x={plotSize.width - 28} y={13} textAnchor="end" fontFamily={textFont}>
             bars: draws; curve: normal; dashes: 95 of 100
           </text>
         </>

@@ -72,7 +72,13 @@ export function LinePlot({
                 )}
               </g>
             )}
-            <text x={84} y={32} fontFamily={textFont} fill={ink.water}>
+            <text
+              x={line.slope < 0 ? plotSize.width - 30 : 84}
+              y={32}
+              textAnchor={line.slope < 0 ? 'end' : 'start'}
+              fontFamily={textFont}
+              fill={ink.water}
+            >
               line ± its standard uncertainty
             </text>
           </>

@@ -19,6 +19,8 @@ describe('percentError', () => {
     ['9.50', '8.80', 'signed', '+8.0 %', 'acceptable'],
     ['12.0', '8.8', 'signed', '+36 %', null],
     ['8.80', '8.80', 'signed', '0 %', 'good'],
+    // One in the last digit of 0.80 is 1.25 %.
+    ['0.799', '0.80', 'signed', 'under 1 %', 'good'],
   ] as const)('%s against %s, %s: %s', (result, accepted, sign, text, word) => {
     expect(of(result, accepted, sign)).toMatchObject({ text, word });
   });

@@ -6,7 +6,9 @@ import {
   figuresOf,
   measured,
   multiply,
+  roundToFigures,
   subtract,
+  tenTo,
   writeAtPlace,
   type Tracked,
   type WrittenNumber,
@@ -37,17 +39,27 @@ export function percentError(
   const ratio = divide(difference.result, measured(accepted)).result;
   const percent = multiply(ratio, exactly(100)).result;
   const shown = conventions.percentError === 'absolute' ? percent.value.abs() : percent.value;
-  // No figure left means that the two agree to the last digit: the error is then smaller than that digit says.
-  const place =
-    figuresOf(percent) > 0 ? (percent.lastPlace ?? 0) : percent.value.isZero() ? 0 : percent.value.e;
+  const place = figuresOf(percent) > 0 ? (percent.lastPlace ?? 0) : 0;
   const sign = conventions.percentError === 'signed' && shown.gt(0) ? '+' : '';
   return {
     error: difference.result,
     percent: percent.value,
-    text: `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %`,
+    text:
+      figuresOf(difference.result) === 0 && !percent.value.isZero()
+        ? `under ${leastSeen(difference.result, accepted)} %`
+        : `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %`,
     word:
       conventions.bands.find(({ upToPercent }) => percent.value.abs().lte(new Exact(upToPercent)))?.word ??
       null,
     figuresLost: difference.figuresLost,
   };
 }
+
+/** No figure left means that the two agree to the last digit: one in that digit, as a share of the accepted value, to one figure. */
+const leastSeen = ({ lastPlace }: Tracked, { value }: WrittenNumber): string =>
+  roundToFigures(
+    tenTo(lastPlace ?? 0)
+      .div(value.abs())
+      .times(100),
+    1,
+  ).toString();

@@ -23,8 +23,8 @@ const entries = [
   entry(1, 'before', '50.0'),
   entry(1, 'after', '74.5'),
   entry(2, 'mass', '214,5'),
-  { ...entry(2, '@standing', 'excluded'), reason: 'a splash, “large”' },
-  entry(2, '@remark', 'It ran,\nover'),
+  { ...entry(2, '@standing pin', 'excluded'), reason: 'a splash, “large”' },
+  entry(2, '@remark pin', 'It ran,\nover'),
 ];
 const cells = tableOf(entries);
 const outcome = outcomeOf(boltPin, cells, bench);

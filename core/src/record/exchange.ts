@@ -25,7 +25,7 @@ export function csvOf(table: Table, cells: ReadonlyMap<string, Cell>, outcome: O
       ...table.columns.map((column) => text(trial, column)),
       standing,
       reason ?? '',
-      cells.get(cellKey(trial, besides.remark))?.current.text ?? '',
+      cells.get(cellKey(trial, besides.remark(table.key)))?.current.text ?? '',
     ]),
   ]);
 }

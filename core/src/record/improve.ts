@@ -33,8 +33,8 @@ export function improvements(
     times: uncertainty / then,
     text:
       uncertainty / then < 1.05
-        ? `${what} changes nothing that is written.`
-        : `${what} makes it ±${roundToFigures(new Exact(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
+        ? `${what}: nothing that is written would change.`
+        : `${what}: ±${roundToFigures(new Exact(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
   });
   const kit = investigation.kit.flatMap((item) =>
     finerMakes(investigation, cells, item).flatMap((make) => {

@@ -173,12 +173,12 @@ export const mostTrials = 200;
 
 /** What is written of a trial or a logbook besides its cells: the column of such an entry. */
 export const besides = {
-  /** `abandoned`, `excluded` or `counts`, each with its reason. */
-  standing: '@standing',
-  remark: '@remark',
-  photo: '@photo',
+  /** `abandoned`, `excluded` or `counts`, each with its reason; of a trial of a table. */
+  standing: (table: string): string => `@standing ${table}`,
+  remark: (table: string): string => `@remark ${table}`,
+  photo: (table: string): string => `@photo ${table}`,
   /** Abandoned runs of the drop counter stay here. */
-  run: '@run',
+  run: (table: string): string => `@run ${table}`,
   handIn: '@hand-in',
   answer: (key: string): string => `@answer ${key}`,
   prediction: (key: string): string => `@prediction ${key}`,

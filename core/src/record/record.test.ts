@@ -218,7 +218,7 @@ describe('outcomeOf', () => {
   });
 
   it('leaves an abandoned or excluded trial out, with its reason', () => {
-    const entries = [...three, entry(2, besides.standing, 'excluded', { reason: 'splashed' })];
+    const entries = [...three, entry(2, besides.standing('pin'), 'excluded', { reason: 'splashed' })];
     const { trials, trialsWanted } = of(entries);
     expect(trials['pin']?.[1]).toMatchObject({ standing: 'excluded', reason: 'splashed' });
     expect(trialsWanted).toBe(1);

@@ -60,7 +60,7 @@ export class TrialReckoner {
       .join();
     const trials: Trial[] = [];
     for (const number of numbers) {
-      const standing = standingOf(cells.get(cellKey(number, besides.standing)));
+      const standing = standingOf(cells.get(cellKey(number, besides.standing(table.key))));
       const before = trials.findLast((trial) => trial.standing === 'counts');
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),

@@ -235,8 +235,8 @@ async function makeFirstBench(models: Models, now: Date, within: Within): Promis
     ['M', '76.24', '89.61', '103.38', '115.02', '130.40', '139.02'],
   ] as const;
   await writeBook(models, 2, oil, now, within, [
-    { trial: 4, column: besides.standing, text: 'excluded', reason: 'oil ran down the outside' },
-    { trial: 4, column: besides.remark, text: 'Oil ran down the outside of the cylinder.' },
+    { trial: 4, column: besides.standing('fill'), text: 'excluded', reason: 'oil ran down the outside' },
+    { trial: 4, column: besides.remark('fill'), text: 'Oil ran down the outside of the cylinder.' },
     { trial: 0, column: besides.answer('float'), text: 'Yes, it floats, and 0.80 is less than 1.00.' },
   ]);
   const pan = [

@@ -124,17 +124,20 @@ async function checkEntry(
   }
   if (supplied && !investigation.supplied)
     throw new Problem('not-valid', 'In this investigation only numbers that you read yourselves may stand.');
-  if (column === besides.standing && !reason?.trim())
+  if (column.startsWith(besides.standing('')) && !reason?.trim())
     throw new Problem('not-valid', 'Say why the trial does not count, or counts again.');
-  if (column === besides.photo) await checkPhoto(database, logbookId, text);
+  if (column.startsWith(besides.photo(''))) await checkPhoto(database, logbookId, text);
   if (entry.replaces) await checkCorrection(database, logbookId, entry);
 }
 
 /** What may be written besides the cells. */
-function isBesides({ questions, predictions }: Investigation, { column, trial, text }: NewEntry): boolean {
-  if (column === besides.standing) return trial > 0 && ['abandoned', 'excluded', 'counts'].includes(text);
-  if (column === besides.run) return trial > 0;
-  if (column === besides.remark || column === besides.photo) return true;
+function isBesides(
+  { questions, predictions, tables }: Investigation,
+  { column, trial, text }: NewEntry,
+): boolean {
+  const ofTrial = (of: (table: string) => string) => tables.some(({ key }) => of(key) === column);
+  if (ofTrial(besides.standing)) return trial > 0 && ['abandoned', 'excluded', 'counts'].includes(text);
+  if ([besides.remark, besides.photo, besides.run].some(ofTrial)) return trial > 0;
   if (column === besides.handIn) return trial === 0;
   return (
     trial === 0 &&

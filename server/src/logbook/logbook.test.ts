@@ -80,9 +80,9 @@ describe('a logbook', () => {
     ['trial 0', { trial: 0 }],
     ['trial −1', { trial: -1 }],
     ['a question that is not asked', { trial: 0, column: '@answer colour' }],
-    ['a standing that there is not', { column: '@standing', text: 'lost', reason: 'so' }],
-    ['a trial left out without a reason', { column: '@standing', text: 'excluded' }],
-    ['a photograph that is not here', { column: '@photo', text: randomUUID() }],
+    ['a standing that there is not', { column: '@standing pin', text: 'lost', reason: 'so' }],
+    ['a trial left out without a reason', { column: '@standing pin', text: 'excluded' }],
+    ['a photograph that is not here', { column: '@photo pin', text: randomUUID() }],
     ['half a trial', { trial: 1.5 }],
     ['nothing written', { text: '   ' }],
     ['a text too long', { text: '1'.repeat(61) }],
@@ -115,8 +115,8 @@ describe('a logbook', () => {
 describe('what is written besides readings', () => {
   it('keeps standing, remarks, answers, predictions and the hand-in', async () => {
     for (const body of [
-      { trial: 20, column: '@standing', text: 'abandoned', reason: 'the count was lost' },
-      { trial: 20, column: '@remark', text: 'A bubble clung to it. '.repeat(20) },
+      { trial: 20, column: '@standing pin', text: 'abandoned', reason: 'the count was lost' },
+      { trial: 20, column: '@remark pin', text: 'A bubble clung to it. '.repeat(20) },
       { trial: 0, column: '@answer start', text: 'False: any start will do.' },
       { trial: 0, column: '@prediction guess', text: '8.5' },
       { trial: 0, column: '@hand-in', text: 'handed in' },
@@ -132,9 +132,9 @@ describe('what is written besides readings', () => {
     const send = (rest: object = {}) => student.post(`${path}/photos`, { ...photo, ...rest });
     expect((await send()).body).toEqual({ id: photo.id });
     expect((await send()).status).toBe(200);
-    expect((await student.post(`${path}/entries`, entry({ column: '@photo', text: photo.id }))).status).toBe(
-      200,
-    );
+    expect(
+      (await student.post(`${path}/entries`, entry({ column: '@photo pin', text: photo.id }))).status,
+    ).toBe(200);
     expect((await send({ id: randomUUID(), base64: Buffer.from('<html>').toString('base64') })).status).toBe(
       422,
     );

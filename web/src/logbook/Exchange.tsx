@@ -23,11 +23,11 @@ export function Exchange({ book }: { readonly book: Book }) {
                 download(`${name}-${table.key}.csv`, 'text/csv', csvOf(table, book.table, book.outcome))
               }
             >
-              {table.title} as CSV
+              “{table.title}” as CSV
             </Button>
             {mayWrite && (
               <label className="cursor-pointer underline decoration-edge underline-offset-4 focus-within:outline-3 focus-within:outline-water">
-                CSV into {table.title.toLowerCase()}
+                Read a CSV into “{table.title}”
                 <input
                   id={`${inputId}${table.key}`}
                   type="file"
@@ -38,7 +38,7 @@ export function Exchange({ book }: { readonly book: Book }) {
                     const file = currentTarget.files?.[0];
                     if (!file) return;
                     const read = csvIn(await file.text(), table, investigation, book.table, conventions);
-                    setBlock({ title: `${file.name} into ${table.title.toLowerCase()}`, ...read });
+                    setBlock({ title: `${file.name} into “${table.title}”`, ...read });
                     currentTarget.value = '';
                   }}
                 />

@@ -1,5 +1,7 @@
 import { besides, type Investigation } from '@green-beam/core';
-import { useOpenBook, type Book } from './book';
+import { Collapsible } from 'radix-ui';
+import { useState } from 'react';
+import { said, useOpenBook, type Book } from './book';
 import { Exchange } from './Exchange';
 import { KeptCalculations } from './KeptCalculations';
 import { Method } from './Method';
@@ -37,19 +39,33 @@ export function Measure() {
   );
 }
 
-/** What is asked before anything is measured: predictions, and questions on the method. */
+/** What is asked before anything is measured: predictions, and questions on the method. It folds away once there are readings. */
 function Before({ book }: { readonly book: Book }) {
-  const { predictions } = book.answer.investigation;
-  const asked = book.answer.investigation.questions.some(({ when }) => when === 'before');
-  if (predictions.length === 0 && !asked) return null;
+  const { predictions, questions } = book.answer.investigation;
+  const asked = questions.filter(({ when }) => when === 'before');
+  const [open, setOpen] = useState(() => book.outcome.complete === 0);
+  if (predictions.length === 0 && asked.length === 0) return null;
+  const left =
+    predictions.filter(({ key }) => said(book.table, 0, besides.prediction(key)) === '').length +
+    asked.filter(({ key }) => said(book.table, 0, besides.answer(key)) === '').length;
   return (
-    <section aria-label="Before you measure" className="flex flex-col gap-4">
-      <h2>Before you measure</h2>
-      {predictions.map(({ key, text, unit }) => (
-        <SaidField key={key} book={book} column={besides.prediction(key)} label={text} unit={unit} />
-      ))}
-      <Questions book={book} when="before" />
-    </section>
+    <Collapsible.Root asChild open={open} onOpenChange={setOpen}>
+      <section aria-label="Before you measure" className="border-y border-rule">
+        <Collapsible.Trigger className="group flex w-full items-baseline gap-2 py-2 text-left">
+          <span aria-hidden="true" className="inline-block group-data-[state=open]:rotate-90">
+            ▸
+          </span>
+          <span className="text-[1.15rem] font-bold">Before you measure</span>
+          <span className="text-sm text-soft">{left === 0 ? 'all written' : `${left} to write`}</span>
+        </Collapsible.Trigger>
+        <Collapsible.Content className="flex flex-col gap-4 pb-4">
+          {predictions.map(({ key, text, unit }) => (
+            <SaidField key={key} book={book} column={besides.prediction(key)} label={text} unit={unit} />
+          ))}
+          <Questions book={book} when="before" />
+        </Collapsible.Content>
+      </section>
+    </Collapsible.Root>
   );
 }
 

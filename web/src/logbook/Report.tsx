@@ -199,12 +199,12 @@ function Readings({ book, table }: { readonly book: Book; readonly table: Table 
                     {trial.standing}: {trial.reason}
                   </span>
                 )}
-                {said(book.table, trial.trial, besides.remark) && (
+                {said(book.table, trial.trial, besides.remark(table.key)) && (
                   <span className="block max-w-48 text-sm">
-                    {said(book.table, trial.trial, besides.remark)}
+                    {said(book.table, trial.trial, besides.remark(table.key))}
                   </span>
                 )}
-                {saidIn(book.table, trial.trial, besides.run).map(({ id, text }) => (
+                {saidIn(book.table, trial.trial, besides.run(table.key)).map(({ id, text }) => (
                   <span key={id} className="block text-sm">
                     abandoned: {text}
                   </span>

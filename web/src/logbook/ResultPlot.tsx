@@ -31,7 +31,11 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
           asked={
             asked && {
               along: asked.along,
-              sd: asked.sd,
+              // With the instruments' part, where the result is in the unit of that axis.
+              sd:
+                result.uncertainty !== null && unitOf(asked.along === 'x' ? x : y) === plan.unit
+                  ? result.uncertainty
+                  : asked.sd,
               x: asked.along === 'x' ? asked.value : at,
               y: asked.along === 'x' ? at : asked.value,
             }
@@ -56,7 +60,7 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
         mean={summary.mean.toNumber()}
         spread={summary.standardDeviation?.toNumber() ?? null}
         accepted={plan.accepted ? Number(plan.accepted.value) : null}
-        words={`${plan.name} in ${plan.unit}`}
+        words={`${lower(plan.name)} in ${plan.unit}`}
       />
     </SavedPlot>
   );
@@ -84,3 +88,5 @@ const words = (column: Column): string =>
     : unitOf(column) === ''
       ? column.heading.toLowerCase()
       : `${column.heading.toLowerCase()} in ${unitOf(column)}`;
+
+const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

@@ -10,10 +10,12 @@ import { sendPhoto } from './photo';
 /** What can be said of a trial besides its readings: that it does not count, a remark, a photograph. */
 export function TrialMenu({
   book,
+  table,
   number,
   trial,
 }: {
   readonly book: Book;
+  readonly table: string;
   readonly number: number;
   readonly trial: Trial | undefined;
 }) {
@@ -34,9 +36,9 @@ export function TrialMenu({
           aria-label={`About trial ${number}`}
           className="z-30 flex w-80 flex-col gap-5 border border-ink bg-white p-4"
         >
-          {trial && <StandingForm {...{ book, number, trial }} onDone={() => setOpen(false)} />}
-          <RemarkForm {...{ book, number }} onDone={() => setOpen(false)} />
-          <PhotoForm {...{ book, number }} />
+          {trial && <StandingForm {...{ book, table, number, trial }} onDone={() => setOpen(false)} />}
+          <RemarkForm {...{ book, table, number }} onDone={() => setOpen(false)} />
+          <PhotoForm {...{ book, table, number }} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
@@ -45,17 +47,18 @@ export function TrialMenu({
 
 interface Part {
   readonly book: Book;
+  readonly table: string;
   readonly number: number;
   readonly onDone: () => void;
 }
 
 /** Only a person leaves a trial out, and says why; it stays readable. */
-function StandingForm({ book, number, trial, onDone }: Part & { readonly trial: Trial }) {
-  const [reason, setReason] = useDraft(`${book.answer.id}/${number}/standing`);
+function StandingForm({ book, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
+  const [reason, setReason] = useDraft(`${book.answer.id}/${table}/${number}/standing`);
   const reasonId = useId();
   const put = (standing: 'abandoned' | 'excluded' | 'counts') => {
     if (reason.trim() === '') return;
-    book.say(number, besides.standing, standing, reason.trim());
+    book.say(number, besides.standing(table), standing, reason.trim());
     setReason('');
     onDone();
   };
@@ -92,14 +95,14 @@ function StandingForm({ book, number, trial, onDone }: Part & { readonly trial: 
   );
 }
 
-function RemarkForm({ book, number, onDone }: Part) {
-  const before = said(book.table, number, besides.remark);
-  const [text, setText] = useDraft(`${book.answer.id}/${number}/remark`);
+function RemarkForm({ book, table, number, onDone }: Part) {
+  const before = said(book.table, number, besides.remark(table));
+  const [text, setText] = useDraft(`${book.answer.id}/${table}/${number}/remark`);
   const remarkId = useId();
   const keep = (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
-    book.say(number, besides.remark, text.trim());
+    book.say(number, besides.remark(table), text.trim());
     setText('');
     onDone();
   };
@@ -124,7 +127,7 @@ function RemarkForm({ book, number, onDone }: Part) {
   );
 }
 
-function PhotoForm({ book, number }: Omit<Part, 'onDone'>) {
+function PhotoForm({ book, table, number }: Omit<Part, 'onDone'>) {
   const [state, setState] = useState<'idle' | 'sending' | { readonly failed: string }>('idle');
   const inputId = useId();
   const take = async (file: File | undefined) => {
@@ -133,7 +136,7 @@ function PhotoForm({ book, number }: Omit<Part, 'onDone'>) {
     try {
       const id = await sendPhoto(book.answer.id, file);
       if (id === null) return setState({ failed: 'This file could not be read as a picture.' });
-      book.add(number, besides.photo, id);
+      book.add(number, besides.photo(table), id);
       setState('idle');
     } catch (error) {
       setState({ failed: sentenceFor(error) });

@@ -40,7 +40,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   });
   const write = useCallback((writing: Writing) => latest.current.write(writing), []);
   const onRun = useCallback(
-    (trial: number, text: string) => latest.current.add(trial, besides.run, text),
+    (trial: number, text: string) => latest.current.add(trial, besides.run(table.key), text),
     [],
   );
   const onBlock = useCallback(
@@ -80,7 +80,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 trial={trials.find(({ trial }) => trial === number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
                 waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
-                besideKey={besideKey(book, number)}
+                besideKey={besideKey(book, table.key, number)}
                 book={latest}
                 next={next === number}
                 write={write}
@@ -106,9 +106,9 @@ const waits = (book: Book, trial: number, key: string): boolean => {
 };
 
 /** Changes whenever something is said besides the readings of a trial. */
-const besideKey = ({ table }: Book, trial: number): string =>
+const besideKey = ({ table: cells }: Book, table: string, trial: number): string =>
   [besides.standing, besides.remark, besides.photo, besides.run]
-    .map((column) => table.get(cellKey(trial, column))?.current.id ?? '')
+    .map((column) => cells.get(cellKey(trial, column(table)))?.current.id ?? '')
     .join();
 
 interface RowProps {
@@ -153,14 +153,18 @@ function DrawnRow({
   return (
     <tr className={clsx('border-b border-rule align-top', standing !== 'counts' && 'bg-rule/30')}>
       <th scope="row" className="py-2 pr-3 text-left font-normal">
-        <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
-        {(trial || answer.mayWrite) && <TrialMenu book={book.current} number={number} trial={trial} />}
+        <span className="whitespace-nowrap">
+          <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
+          {(trial || answer.mayWrite) && (
+            <TrialMenu book={book.current} table={table.key} number={number} trial={trial} />
+          )}
+        </span>
         {standing !== 'counts' && (
           <span className="block text-sm text-soft">
             {standing}: {trial?.reason}
           </span>
         )}
-        <Said book={book.current} number={number} />
+        <Said book={book.current} table={table.key} number={number} />
       </th>
       {table.columns.map((column, at) => {
         const cell = cells[at];
@@ -203,10 +207,18 @@ const valuesOf = (trial: Trial | undefined) => ({
 });
 
 /** Remarks, photographs and abandoned runs of a trial, under its number. */
-function Said({ book, number }: { readonly book: Book; readonly number: number }) {
-  const remark = saidIn(book.table, number, besides.remark).at(-1)?.text;
-  const runs = saidIn(book.table, number, besides.run);
-  const photos = saidIn(book.table, number, besides.photo);
+function Said({
+  book,
+  table,
+  number,
+}: {
+  readonly book: Book;
+  readonly table: string;
+  readonly number: number;
+}) {
+  const remark = saidIn(book.table, number, besides.remark(table)).at(-1)?.text;
+  const runs = saidIn(book.table, number, besides.run(table));
+  const photos = saidIn(book.table, number, besides.photo(table));
   return (
     <>
       {remark && <span className="block max-w-40 text-sm text-soft">{remark}</span>}
@@ -240,7 +252,7 @@ function ColumnHeading({ column }: { readonly column: Column }) {
   return (
     <th scope="col" className={clsx('py-2 pr-3 font-bold', column.kind !== 'derived' && 'min-w-[8.5rem]')}>
       {column.heading}
-      <span className="block font-normal">
+      <span className="block font-normal whitespace-nowrap">
         <Symbol text={column.symbol} />
         {unit !== '' && ` in ${unit}`}
         {column.kind === 'measured' && (
