@@ -40,7 +40,6 @@ export function Plot({
       width="100%"
       role="img"
       aria-label={label}
-      style={{ maxWidth: 720 }}
       fontFamily={figureFont}
       fontSize={13}
       fill={ink.ink}

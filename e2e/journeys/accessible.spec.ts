@@ -19,9 +19,9 @@ for (const width of [1280, 390]) {
       await clean(page);
       await page.keyboard.press('Escape');
       await page.getByRole('link', { name: 'Logbook' }).click();
-      await page.getByRole('link', { name: 'Look at it' }).waitFor();
+      await page.getByRole('link', { name: 'Look at it' }).first().waitFor();
       await clean(page);
-      await page.getByRole('link', { name: 'Look at it' }).click();
+      await page.getByRole('link', { name: 'Look at it' }).first().click();
       await page.getByRole('button', { name: 'Working of the result' }).click();
       await page.locator('.katex').first().waitFor();
       await clean(page);
@@ -30,6 +30,19 @@ for (const width of [1280, 390]) {
         .first()
         .click();
       await clean(page);
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'More about trial 1' }).click();
+      await clean(page);
+      await page.keyboard.press('Escape');
+      for (const [name, something] of [
+        ['Uncertainty and plots', 'All ways of combining, side by side'],
+        ['Second look', 'What may be behind an error here'],
+        ['Report', 'Method, cautions and precautions'],
+      ] as const) {
+        await page.getByRole('link', { name }).click();
+        await page.getByText(something).first().waitFor();
+        await clean(page);
+      }
     });
 
     test('axe finds nothing in the workshop of figures', async ({ page }) => {
@@ -72,6 +85,14 @@ for (const width of [1280, 390]) {
       await page.getByRole('link', { name: 'Show a setting' }).click();
       await page.getByRole('heading', { name: 'Show another' }).waitFor();
       await clean(page);
+      await page.goBack();
+      await page.getByRole('link', { name: 'Investigations' }).click();
+      await page.getByRole('heading', { name: 'Ready-made' }).waitFor();
+      await clean(page);
+      await page.getByRole('link', { name: 'Adapt' }).first().click();
+      await page.getByText('Causes of error that belong to it').waitFor();
+      await clean(page);
+      await page.goBack();
       await page.goBack();
       await page.getByRole('link', { name: 'Roster and slips' }).click();
       await page.getByRole('button', { name: 'Make new slips for everyone' }).click();

@@ -54,7 +54,7 @@ const make = (
   labelEvery,
   lowest: '0',
   highest,
-  tolerance: division,
+  tolerance: String(Number(division) / 2),
   numberedBy,
   metric,
 });

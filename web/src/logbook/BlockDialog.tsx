@@ -22,9 +22,9 @@ export function BlockDialog({
 }) {
   const willBe = block?.cells.filter(({ refused }) => refused === null) ?? [];
   return (
-    <Dialog.Root open={block !== null} onOpenChange={(open) => !open && onClose()}>
+    <Dialog.Root modal={false} open={block !== null} onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <div aria-hidden="true" className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content className="fixed top-1/2 left-1/2 z-50 flex max-h-[86vh] w-[min(44rem,96vw)] -translate-1/2 flex-col border border-ink bg-white p-6">
           <Dialog.Title className="text-lg font-bold">{block?.title}</Dialog.Title>
           <Dialog.Description className="mb-3 text-soft">

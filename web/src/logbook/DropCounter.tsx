@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 
@@ -22,7 +22,7 @@ export function DropCounter({
   const count = Number(kept) || 0;
   const set = (next: number) => keep(next > 0 ? String(next) : '');
   const drop = () => !paused && set(count + 1);
-  const onKeyDown = (event: KeyboardEvent) => {
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
     const keys: Record<string, () => void> = {
       ' ': drop,
       d: drop,
@@ -34,18 +34,24 @@ export function DropCounter({
     if (!act) return;
     event.preventDefault();
     act();
-  };
+  });
+  // Heard wherever the focus is: a button that was pressed may have gone.
+  useEffect(() => {
+    if (!open) return;
+    const hear = (event: KeyboardEvent) => onKey(event);
+    addEventListener('keydown', hear);
+    return () => removeEventListener('keydown', hear);
+  }, [open]);
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
+    <Dialog.Root modal={false} open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
         <Button look="quiet" className="text-sm">
           Count drops{count > 0 ? ` (${count} so far)` : ''}
         </Button>
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <div aria-hidden="true" className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
-          onKeyDown={onKeyDown}
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 w-[min(26rem,94vw)] -translate-1/2 border border-ink bg-white p-6"
         >

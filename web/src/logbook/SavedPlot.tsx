@@ -34,7 +34,9 @@ export function SavedPlot({ name, children }: { readonly name: string; readonly 
   };
   return (
     <div>
-      <div ref={place}>{children}</div>
+      <div ref={place} className="max-w-[720px]">
+        {children}
+      </div>
       <p className="no-print text-sm">
         <Button look="quiet" className="text-sm" onClick={asSvg}>
           Save as SVG

@@ -41,7 +41,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   const write = useCallback((writing: Writing) => latest.current.write(writing), []);
   const onRun = useCallback(
     (trial: number, text: string) => latest.current.add(trial, besides.run(table.key), text),
-    [],
+    [table.key],
   );
   const onBlock = useCallback(
     (text: string, trial: number, column: string) => {
