@@ -65,6 +65,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./logbook/SecondLook')).SecondLook }),
           },
           {
+            path: 'history',
+            lazy: async () => ({ Component: (await import('./logbook/History')).History }),
+          },
+          {
             path: 'report',
             lazy: async () => ({ Component: (await import('./logbook/Report')).Report }),
           },

@@ -22,6 +22,7 @@ const pages = [
   { to: '.', name: 'Measure' },
   { to: 'uncertainty', name: 'Uncertainty and plots' },
   { to: 'second-look', name: 'Second look' },
+  { to: 'history', name: 'History' },
   { to: 'report', name: 'Report' },
 ] as const;
 

@@ -171,7 +171,7 @@ function Predictions({ book }: { readonly book: Book }) {
 function Readings({ book, table }: { readonly book: Book; readonly table: Table }) {
   const trials = book.outcome.trials[table.key] ?? [];
   return (
-    <div className="mb-4 overflow-x-auto">
+    <div className="mb-4 overflow-x-auto" tabIndex={0} role="group" aria-label={`Readings: ${table.title}`}>
       <table className="w-full border-collapse">
         <caption className="text-left font-bold">{table.title}</caption>
         <thead>

@@ -6,6 +6,7 @@ import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { said, type Book } from './book';
 import { sendPhoto } from './photo';
+import { isSupplied, setSupplied } from './supplied';
 
 /** What can be said of a trial besides its readings: that it does not count, a remark, a photograph. */
 export function TrialMenu({
@@ -37,6 +38,7 @@ export function TrialMenu({
           className="z-30 flex w-80 flex-col gap-5 border border-ink bg-white p-4"
         >
           {trial && <StandingForm {...{ book, table, number, trial }} onDone={() => setOpen(false)} />}
+          {book.answer.investigation.supplied && <SuppliedBox {...{ book, table, number }} />}
           <RemarkForm {...{ book, table, number }} onDone={() => setOpen(false)} />
           <PhotoForm {...{ book, table, number }} />
         </Popover.Content>
@@ -92,6 +94,24 @@ function StandingForm({ book, table, number, trial, onDone }: Part & { readonly 
         )}
       </div>
     </div>
+  );
+}
+
+/** A number that the teacher supplied says so; it is set before it is written. */
+function SuppliedBox({ book, table, number }: Omit<Part, 'onDone'>) {
+  const [supplied, set] = useState(() => isSupplied(book.answer.id, table, number));
+  return (
+    <label className="flex gap-2">
+      <input
+        type="checkbox"
+        checked={supplied}
+        onChange={({ target: { checked } }) => {
+          setSupplied(book.answer.id, table, number, checked);
+          set(checked);
+        }}
+      />
+      What I write next in this trial was supplied by the teacher
+    </label>
   );
 }
 

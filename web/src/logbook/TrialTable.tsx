@@ -2,8 +2,10 @@ import {
   besides,
   cellKey,
   checkWorked,
+  meanOf,
   pastedBlock,
   unitOf,
+  writeTracked,
   type Cell,
   type Column,
   type Derived,
@@ -15,8 +17,10 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState, type KeyboardE
 import { Figure } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
 import { BlockDialog, type Block } from './BlockDialog';
+import { isSupplied } from './supplied';
 import { saidIn, type Book, type Writing } from './book';
 import { EmptyCell } from './EmptyCell';
+import { Timer } from './Timer';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
 
@@ -38,7 +42,14 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   useEffect(() => {
     latest.current = book;
   });
-  const write = useCallback((writing: Writing) => latest.current.write(writing), []);
+  const write = useCallback(
+    (writing: Writing) =>
+      latest.current.write({
+        ...writing,
+        supplied: isSupplied(latest.current.answer.id, table.key, writing.trial),
+      }),
+    [table.key],
+  );
   const onRun = useCallback(
     (trial: number, text: string) => latest.current.add(trial, besides.run(table.key), text),
     [table.key],
@@ -57,7 +68,13 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   return (
     <section aria-label={table.title}>
       {answer.investigation.tables.length > 1 && <h2 className="mb-1">{table.title}</h2>}
-      <div className="overflow-x-auto">
+      {table.columns.some(({ kind }) => kind === 'clock') && answer.mayWrite && (
+        <Timer book={book} table={table} />
+      )}
+      <div
+        className="overflow-x-auto"
+        {...(answer.mayWrite ? {} : { tabIndex: 0, role: 'group', 'aria-label': `Readings: ${table.title}` })}
+      >
         <table className="w-full border-collapse" onKeyDown={moveBetweenCells}>
           <caption className="sr-only">{table.title}</caption>
           <thead>
@@ -89,6 +106,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
               />
             ))}
           </tbody>
+          <Means book={book} table={table} trials={trials} />
         </table>
       </div>
       <BlockDialog
@@ -99,6 +117,43 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
     </section>
   );
 }
+
+/** The mean of each column over the trials that count, to the place that its values justify. */
+function Means({
+  book: { answer },
+  table,
+  trials,
+}: {
+  readonly book: Book;
+  readonly table: Table;
+  readonly trials: readonly Trial[];
+}) {
+  const counting = trials.filter(({ standing }) => standing === 'counts').length;
+  if (counting < 2) return null;
+  return (
+    <tfoot>
+      <tr className="border-t-2 border-ink">
+        <th scope="row" className="py-2 pr-3 text-left font-bold">
+          Mean
+        </th>
+        {table.columns.map((column) => {
+          // A student who works a column works its mean too; a time of day has none.
+          const own = column.kind !== 'clock' && !(column.kind === 'derived' && column.by === 'student');
+          const mean = own ? meanOf(trials, column) : null;
+          return (
+            <td key={column.key} className="py-2 pr-3 text-lg">
+              {mean && <Figure text={writeTracked(roughly(mean), answer.conventions.rounding)} />}
+            </td>
+          );
+        })}
+      </tr>
+    </tfoot>
+  );
+}
+
+/** The mean of counts is no count: it gets a decimal of its own. */
+const roughly = <Q extends { readonly lastPlace: number | null }>(mean: Q): Q =>
+  mean.lastPlace === null ? { ...mean, lastPlace: -1 } : mean;
 
 const waits = (book: Book, trial: number, key: string): boolean => {
   const current = book.table.get(cellKey(trial, key))?.current;

@@ -109,7 +109,8 @@ function CorrectionForm({
 }: Pick<Props, 'column' | 'write'> & { readonly current: Cell['current']; readonly onDone: () => void }) {
   const [text, setText] = useDraft(`${current.id}/rewrite`);
   const [reason, setReason] = useDraft(`${current.id}/reason`);
-  const reasonId = useId();
+  const [tag, setTag] = useState(current.tag);
+  const [reasonId, tagId] = [useId(), useId()];
   const ready = text.trim() !== '' && reason.trim() !== '';
   const strike = (event: FormEvent) => {
     event.preventDefault();
@@ -119,7 +120,7 @@ function CorrectionForm({
       column: column.key,
       text,
       strikes: { id: current.id, reason: reason.trim() },
-      tag: current.tag,
+      tag,
     });
     setText('');
     setReason('');
@@ -137,6 +138,18 @@ function CorrectionForm({
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
+      {column.kind === 'measured' && (
+        <label htmlFor={tagId} className="flex items-center gap-2">
+          Read on
+          <input
+            id={tagId}
+            value={tag}
+            maxLength={40}
+            onChange={(event) => setTag(event.target.value)}
+            className="w-28 rounded-sm border border-edge px-2 py-1 font-mono"
+          />
+        </label>
+      )}
       <div>
         <label htmlFor={reasonId} className="mb-1 block">
           Why

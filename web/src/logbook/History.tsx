@@ -1,0 +1,76 @@
+import { columnOf, type Entry, type Investigation } from '@green-beam/core';
+import { useState } from 'react';
+import { useOpenBook } from './book';
+
+/** Everything that was ever written here, in the order in which it arrived. Nothing of it can be changed. */
+export function History() {
+  const { entries, answer } = useOpenBook();
+  const [filter, setFilter] = useState('');
+  const wanted = filter.trim().toLowerCase();
+  const shown = entries.filter((entry) =>
+    `${entry.reader} ${whatOf(entry, answer.investigation)} ${entry.text} ${entry.reason ?? ''}`
+      .toLowerCase()
+      .includes(wanted),
+  );
+  return (
+    <section aria-label="History">
+      <label className="mb-3 flex items-center gap-2">
+        Find
+        <input
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+          className="w-60 rounded-sm border border-edge bg-white px-2 py-1.5"
+        />
+        <span className="text-soft">
+          {shown.length} of {entries.length}
+        </span>
+      </label>
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Entries">
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="border-b-2 border-ink text-left">
+              {['When', 'Who', 'What', 'Text', 'Instrument', 'Why'].map((heading) => (
+                <th key={heading} scope="col" className="py-1 pr-4">
+                  {heading}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((entry) => (
+              <tr key={entry.id} className="border-b border-rule align-top">
+                <td className="py-1 pr-4 font-mono text-sm whitespace-nowrap">
+                  {new Date(entry.writtenAt).toLocaleString([], { dateStyle: 'short', timeStyle: 'medium' })}
+                </td>
+                <td className="py-1 pr-4">{entry.reader}</td>
+                <td className="py-1 pr-4">
+                  {whatOf(entry, answer.investigation)}
+                  {entry.replaces && <span className="text-soft">, strikes what stood there</span>}
+                </td>
+                <td className="py-1 pr-4 font-mono break-words">{entry.text}</td>
+                <td className="py-1 pr-4 font-mono">{entry.tag}</td>
+                <td className="py-1">{entry.reason}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+const besideWords: Readonly<Record<string, string>> = {
+  '@standing': 'whether it counts',
+  '@remark': 'remark',
+  '@photo': 'photograph',
+  '@run': 'abandoned run',
+  '@hand-in': 'handed in',
+  '@answer': 'answer',
+  '@prediction': 'prediction',
+};
+
+function whatOf({ trial, column }: Entry, investigation: Investigation): string {
+  const heading =
+    columnOf(investigation, column)?.column.heading ?? besideWords[column.split(' ')[0] ?? ''] ?? column;
+  return trial === 0 ? heading : `trial ${trial}, ${heading.charAt(0).toLowerCase()}${heading.slice(1)}`;
+}
