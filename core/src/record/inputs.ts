@@ -12,7 +12,7 @@ import {
   type MeasuredColumn,
   type Table,
 } from './investigation';
-import { meanOf, valueIn, type Trial } from './trials';
+import { valueIn, type Trial } from './trials';
 
 /** A result as a calculation with uncertain inputs, in SI base units. */
 export interface ResultModel {
@@ -25,6 +25,8 @@ export interface Material {
   readonly conventions: Conventions;
   /** Trials of every table, by its key. */
   readonly trials: Readonly<Record<string, readonly Trial[]>>;
+  /** Means of all columns that have one, by key. */
+  readonly means: Readonly<Record<string, Quantity>>;
 }
 
 /** A half-width as it stands, or as the standard uncertainty of a rectangle, a/√3 (JCGM 100:2008, 4.3.7). */
@@ -93,8 +95,8 @@ export class Inputs {
   }
 
   #mean(name: string, found: Named): Term {
-    const { column, table } = found;
-    const mean = meanOf(this.material.trials[table.key] ?? [], column);
+    const { column } = found;
+    const mean = this.material.means[column.key];
     if (!mean) throw new Unfinished();
     // The trial before has, on the mean, the same values; its readings are others.
     const reading = this.#reading(found.of === 'before' ? name : column.key, column, mean);

@@ -102,6 +102,8 @@ export interface Outcome {
   /** Trials of every table, by its key. */
   readonly trials: Readonly<Record<string, readonly Trial[]>>;
   readonly results: readonly ResultState[];
+  /** The mean of every column over the trials that count, by its key. */
+  readonly means: Readonly<Record<string, Quantity>>;
   /** Complete trials that count, as far as they are wanted, and how many are still wanted, over all tables. */
   readonly complete: number;
   readonly trialsWanted: number;
@@ -140,12 +142,13 @@ export class OutcomeReckoner {
         if (mean) means[column.key] = mean;
       }
     }
-    const material: Material = { investigation, conventions, trials };
+    const material: Material = { investigation, conventions, trials, means };
     const counted = (key: string) =>
       (trials[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
     return {
       trials,
-      results: investigation.results.map((plan) => stateOf(plan, material, means)),
+      means,
+      results: investigation.results.map((plan) => stateOf(plan, material)),
       complete: investigation.tables.reduce(
         (sum, { key, trials: wanted }) => sum + Math.min(wanted, counted(key)),
         0,
@@ -165,13 +168,9 @@ export const outcomeOf = (
   conventions: Conventions,
 ): Outcome => new OutcomeReckoner(investigation, conventions).outcomeOf(cells);
 
-function stateOf(
-  plan: ResultPlan,
-  material: Material,
-  means: Readonly<Record<string, Quantity>>,
-): ResultState {
+function stateOf(plan: ResultPlan, material: Material): ResultState {
   try {
-    return { state: 'reckoned', plan, result: resultOf(plan, material, means) };
+    return { state: 'reckoned', plan, result: resultOf(plan, material) };
   } catch (error) {
     if (error instanceof Unfinished)
       return {
@@ -188,9 +187,9 @@ function stateOf(
 function resultOf(plan: ResultPlan, material: Material, means: Readonly<Record<string, Quantity>>): Result {
   switch (plan.kind) {
     case 'mean':
-      return meanResult(plan, material, means);
+      return meanResult(plan, material);
     case 'value':
-      return valueResult(plan, material, means);
+      return valueResult(plan, material);
     case 'line':
       return lineResult(plan, material);
   }
@@ -221,7 +220,7 @@ function meanResult(plan: MeanPlan, material: Material, means: Readonly<Record<s
   );
   // The result of the mean inputs, by the same formula.
   const ofMeans =
-    column.kind === 'derived' && !shares ? inUnit(atMeans(formula, table, material, means), unit) : null;
+    column.kind === 'derived' && !shares ? inUnit(atMeans(formula, table, material), unit) : null;
   const chosen = conventions.averaging === 'inputs' && ofMeans ? ofMeans.value : summary.mean;
   const value: Quantity = { value: chosen, lastPlace, unit, point: false };
   const other = conventions.averaging === 'inputs' ? summary.mean : (ofMeans?.value ?? null);
@@ -247,8 +246,7 @@ function meanResult(plan: MeanPlan, material: Material, means: Readonly<Record<s
 function atMeans(
   formula: string,
   own: Parameters<typeof named>[1],
-  { investigation, conventions }: Material,
-  means: Readonly<Record<string, Quantity>>,
+  { investigation, conventions, means }: Material,
 ): Quantity {
   const resolve = (of: string, table: typeof own): Quantity => {
     const expression = parsedFormula(of);
@@ -270,7 +268,7 @@ function atMeans(
 
 function valueResult(plan: ValuePlan, material: Material, means: Readonly<Record<string, Quantity>>): Result {
   const model = inResultUnit(new Inputs(material).atMeans(plan.formula, null), plan);
-  const value = inUnit(atMeans(plan.formula, null, material, means), parseProduct(plan.unit));
+  const value = inUnit(atMeans(plan.formula, null, material), parseProduct(plan.unit));
   return finish(plan, material, {
     values: [],
     summary: null,

@@ -1,7 +1,7 @@
 import type { Conventions } from '../conventions';
 import { evaluateTree, Exact, inUnit, writeTracked, type Quantity, type ReckoningStep } from '../figures';
 import { parseProduct } from '../units';
-import { named, namesIn, parsedFormula, quantityOf, sentenceOf } from './formula';
+import { beforeSuffix, named, namesIn, parsedFormula, quantityOf, sentenceOf } from './formula';
 import { besides, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 import { cellKey, type Cell } from './table';
 
@@ -55,13 +55,16 @@ export class TrialReckoner {
         .filter(({ kind }) => kind === 'clock')
         .map(({ key }) => [key, this.#firstClock(numbers, key, text)]),
     );
+    const reachesBack = table.columns.some(
+      (column) => column.kind === 'derived' && column.formula.includes(beforeSuffix),
+    );
     const meansSignature = Object.entries(means)
       .map(([key, { value }]) => `${key}=${value.toString()}`)
       .join();
     const trials: Trial[] = [];
     for (const number of numbers) {
       const standing = standingOf(cells.get(cellKey(number, besides.standing(table.key))));
-      const before = trials.findLast((trial) => trial.standing === 'counts');
+      const before = reachesBack ? trials.findLast((trial) => trial.standing === 'counts') : undefined;
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),
         standing,

@@ -7,7 +7,6 @@ import {
   type ResultState,
 } from '@green-beam/core';
 import { Budget, gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
-import { useMemo } from 'react';
 import { Figure, Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
 import type { Book } from './book';
@@ -69,7 +68,7 @@ export function ResultCard({
   );
 }
 
-/** Formulas are set only once the working is unfolded; what they are made of is gathered when something changed. */
+/** What formulas are made of is gathered only once the working is unfolded. */
 function Workings({
   book,
   result,
@@ -80,11 +79,10 @@ function Workings({
   readonly withTrials: boolean;
 }) {
   const { investigation, conventions } = book.answer;
-  const ofResult = useMemo(() => resultWorking(result, conventions), [result, conventions]);
   const { trials } = book.outcome;
   return (
     <>
-      <Working title="Working of the result" steps={() => ofResult} />
+      <Working title="Working of the result" steps={() => resultWorking(result, conventions)} />
       {withTrials && (
         <Working
           title="Working of each trial"

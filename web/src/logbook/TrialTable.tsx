@@ -2,7 +2,6 @@ import {
   besides,
   cellKey,
   checkWorked,
-  meanOf,
   pastedBlock,
   unitOf,
   writeTracked,
@@ -20,6 +19,7 @@ import { BlockDialog, type Block } from './BlockDialog';
 import { isSupplied } from './supplied';
 import { saidIn, type Book, type Writing } from './book';
 import { EmptyCell } from './EmptyCell';
+import { Rows } from './Rows';
 import { Timer } from './Timer';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
@@ -28,6 +28,7 @@ import { WrittenCell } from './WrittenCell';
 export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
   const { answer, outcome } = book;
   const trials = useMemo(() => outcome.trials[table.key] ?? [], [outcome, table.key]);
+  const byNumber = useMemo(() => new Map(trials.map((trial) => [trial.trial, trial])), [trials]);
   const [block, setBlock] = useState<Block | null>(null);
   const filled = Math.max(0, ...trials.map(({ trial }) => trial));
   const counting = trials.filter(({ complete, standing }) => complete && standing === 'counts').length;
@@ -35,7 +36,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   const left = trials.filter(({ standing }) => standing !== 'counts').length;
   const rows = Math.max(table.trials + left, filled + (counting >= table.trials && answer.mayWrite ? 1 : 0));
   const next = Array.from({ length: rows }, (_, at) => at + 1).find(
-    (number) => !(trials.find(({ trial }) => trial === number)?.complete ?? false),
+    (number) => !(byNumber.get(number)?.complete ?? false),
   );
   // The rows get the same functions at every turn, so that a key press draws one of them again.
   const latest = useRef(book);
@@ -75,8 +76,19 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
         className="overflow-x-auto"
         {...(answer.mayWrite ? {} : { tabIndex: 0, role: 'group', 'aria-label': `Readings: ${table.title}` })}
       >
-        <table className="w-full border-collapse" onKeyDown={moveBetweenCells}>
+        {/* Widths are fixed, so that a key press lays out its own row and not the whole table. */}
+        <table
+          className="w-full table-fixed border-collapse"
+          style={{ minWidth: `${widthOf(table)}rem` }}
+          onKeyDown={moveBetweenCells}
+        >
           <caption className="sr-only">{table.title}</caption>
+          <colgroup>
+            <col style={{ width: `${trialRem}rem` }} />
+            {table.columns.map((column) => (
+              <col key={column.key} style={{ width: `${columnRem(column)}rem` }} />
+            ))}
+          </colgroup>
           <thead>
             <tr className="border-b-2 border-ink text-left align-bottom">
               <th scope="col" className="py-2 pr-3 font-bold">
@@ -87,14 +99,14 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
               ))}
             </tr>
           </thead>
-          <tbody>
-            {Array.from({ length: rows }, (_, at) => at + 1).map((number) => (
+          <Rows count={rows}>
+            {(number) => (
               <Row
                 key={number}
                 number={number}
                 answer={answer}
                 table={table}
-                trial={trials.find(({ trial }) => trial === number)}
+                trial={byNumber.get(number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
                 waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
                 besideKey={besideKey(book, table.key, number)}
@@ -104,8 +116,8 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 onBlock={onBlock}
                 onRun={onRun}
               />
-            ))}
-          </tbody>
+            )}
+          </Rows>
           <Means book={book} table={table} trials={trials} />
         </table>
       </div>
@@ -118,9 +130,15 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   );
 }
 
+const trialRem = 7;
+const columnRem = (column: Column): number =>
+  column.kind !== 'derived' ? 9.5 : column.by === 'student' ? 9 : 6.5;
+const widthOf = ({ columns }: Table): number =>
+  columns.reduce((sum, column) => sum + columnRem(column), trialRem);
+
 /** The mean of each column over the trials that count, to the place that its values justify. */
 function Means({
-  book: { answer },
+  book: { answer, outcome },
   table,
   trials,
 }: {
@@ -139,7 +157,7 @@ function Means({
         {table.columns.map((column) => {
           // A student who works a column works its mean too; a time of day has none.
           const own = column.kind !== 'clock' && !(column.kind === 'derived' && column.by === 'student');
-          const mean = own ? meanOf(trials, column) : null;
+          const mean = own ? outcome.means[column.key] : undefined;
           return (
             <td key={column.key} className="py-2 pr-3 text-lg">
               {mean && <Figure text={writeTracked(roughly(mean), answer.conventions.rounding)} />}
@@ -206,7 +224,13 @@ function DrawnRow({
   const waitingCells = waiting.split(',');
   const standing = trial?.standing ?? 'counts';
   return (
-    <tr className={clsx('border-b border-rule align-top', standing !== 'counts' && 'bg-rule/30')}>
+    <tr
+      data-index={number - 1}
+      className={clsx(
+        'isolate relative border-b border-rule align-top',
+        standing !== 'counts' && 'bg-rule/30',
+      )}
+    >
       <th scope="row" className="py-2 pr-3 text-left font-normal">
         <span className="whitespace-nowrap">
           <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
@@ -305,9 +329,9 @@ function DerivedCell({ cell }: { readonly cell: Derived | undefined }) {
 function ColumnHeading({ column }: { readonly column: Column }) {
   const unit = column.kind === 'clock' ? 'h:min' : unitOf(column);
   return (
-    <th scope="col" className={clsx('py-2 pr-3 font-bold', column.kind !== 'derived' && 'min-w-[8.5rem]')}>
+    <th scope="col" className="py-2 pr-3 font-bold break-words">
       {column.heading}
-      <span className="block font-normal whitespace-nowrap">
+      <span className="block font-normal">
         <Symbol text={column.symbol} />
         {unit !== '' && ` in ${unit}`}
         {column.kind === 'measured' && (
