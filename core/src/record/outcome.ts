@@ -184,7 +184,7 @@ function stateOf(plan: ResultPlan, material: Material): ResultState {
   }
 }
 
-function resultOf(plan: ResultPlan, material: Material, means: Readonly<Record<string, Quantity>>): Result {
+function resultOf(plan: ResultPlan, material: Material): Result {
   switch (plan.kind) {
     case 'mean':
       return meanResult(plan, material);
@@ -195,7 +195,7 @@ function resultOf(plan: ResultPlan, material: Material, means: Readonly<Record<s
   }
 }
 
-function meanResult(plan: MeanPlan, material: Material, means: Readonly<Record<string, Quantity>>): Result {
+function meanResult(plan: MeanPlan, material: Material): Result {
   const { investigation, conventions } = material;
   const found = columnOf(investigation, plan.column);
   if (!found) throw new RangeError(`There is no column “${plan.column}”.`);
@@ -266,7 +266,7 @@ function atMeans(
   return resolve(formula, own);
 }
 
-function valueResult(plan: ValuePlan, material: Material, means: Readonly<Record<string, Quantity>>): Result {
+function valueResult(plan: ValuePlan, material: Material): Result {
   const model = inResultUnit(new Inputs(material).atMeans(plan.formula, null), plan);
   const value = inUnit(atMeans(plan.formula, null, material), parseProduct(plan.unit));
   return finish(plan, material, {

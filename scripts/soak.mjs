@@ -1,0 +1,197 @@
+import { fork } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, checkNode, dataFolder, home, nodePackages } from './machine.mjs';
+import { freePort, startCluster } from './postgres.mjs';
+import { main, Sentence } from './run.mjs';
+
+/**
+ * A stream of 50 entries a second for 30 seconds, while the server and the database are killed in turn. Every entry is sent
+ * again with its own id until it is acknowledged, as the page does. Afterwards each acknowledged one must be there once.
+ */
+const [perSecond, seconds, writers] = [50, 30, 10];
+const kills = [
+  [4, 'server'],
+  [9, 'database'],
+  [14, 'both'],
+  [19, 'server'],
+  [24, 'both'],
+];
+const port = await freePort();
+const address = `http://127.0.0.1:${port}`;
+const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+/** PostgreSQL and the built server, to be killed without a word. */
+class Stack {
+  #cluster;
+  #server;
+
+  constructor(folder) {
+    this.folder = folder;
+  }
+
+  async start() {
+    this.#cluster = await startCluster(this.folder);
+    await this.#startServer();
+  }
+
+  async #startServer() {
+    this.#server = fork(join(home, 'server/dist/main.js'), {
+      cwd: home,
+      env: {
+        ...process.env,
+        DATABASE_URL: this.#cluster.urlFor('green_beam'),
+        SESSION_SECRET: 'a secret for the soak only, long enough',
+        PORT: String(port),
+        DEMO: 'true',
+        LOG_LEVEL: 'silent',
+      },
+    });
+    await once(this.#server, 'message');
+  }
+
+  /** The database comes back at another port, so the server is started anew with it. */
+  async kill(what) {
+    if (what !== 'server') process.kill(this.#cluster.pid, 'SIGKILL');
+    // For a while the server works on without its database.
+    if (what === 'database') await pause(1000);
+    const gone = once(this.#server, 'exit');
+    this.#server.kill('SIGKILL');
+    await gone;
+    if (what !== 'server') this.#cluster = await startCluster(this.folder);
+    await this.#startServer();
+  }
+
+  async stop() {
+    this.#server.kill('SIGKILL');
+    await this.#cluster.stop();
+  }
+}
+
+/** One student's browser, as far as the server can tell. */
+class Reader {
+  #cookie;
+
+  static async signIn() {
+    const reader = new Reader();
+    const answer = await reader.send('/api/session/student', {
+      classCode: 'TERN9',
+      name: 'Verity Moss',
+      passphrase: 'verity lantern quay',
+    });
+    if (!answer.ok) throw new Sentence(`The sign-in was answered with ${answer.status}.`);
+    reader.#cookie = answer.headers.getSetCookie()[0]?.split(';')[0];
+    return reader;
+  }
+
+  send(path, body) {
+    return fetch(address + path, {
+      method: 'POST',
+      headers: {
+        'content-type': 'application/json',
+        origin: address,
+        ...(this.#cookie ? { cookie: this.#cookie } : {}),
+      },
+      body: JSON.stringify(body),
+      signal: AbortSignal.timeout(5000),
+    });
+  }
+
+  async get(path) {
+    return (await fetch(address + path, { headers: { cookie: this.#cookie } })).json();
+  }
+
+  async openLogbook() {
+    const { logbooks } = await this.get('/api/logbooks');
+    return logbooks.find(({ logbookId }) => logbookId).logbookId;
+  }
+}
+
+/** Entries come at their pace, to some writers in turn; each sends one at a time until it is acknowledged, as the page does. */
+async function flow(reader, logbook, sent) {
+  const began = Date.now();
+  const writer = async (first) => {
+    for (let at = first; at < perSecond * seconds; at += writers) {
+      await pause(Math.max(0, began + (at * 1000) / perSecond - Date.now()));
+      await untilAcknowledged(reader, logbook, sent, at);
+    }
+  };
+  await Promise.all(Array.from({ length: writers }, (_, first) => writer(first)));
+}
+
+async function untilAcknowledged(reader, logbook, sent, at) {
+  const entry = {
+    id: randomUUID(),
+    trial: (at % 200) + 1,
+    column: ['mass', 'before', 'after'][Math.floor(at / 200) % 3],
+    text: (200 + (at % 97) / 10).toFixed(1),
+    replaces: null,
+    reason: null,
+    writtenAt: new Date().toISOString(),
+  };
+  const note = { text: entry.text, tries: 0 };
+  sent.set(entry.id, note);
+  for (;;) {
+    note.tries += 1;
+    const answer = await reader.send(`/api/logbooks/${logbook}/entries`, entry).catch(() => null);
+    if (answer?.ok) return;
+    if (answer && answer.status < 500 && answer.status !== 429)
+      throw new Sentence(`An entry was refused with ${answer.status}: ${await answer.text()}`);
+    await pause(200);
+  }
+}
+
+function tell(sent, entries) {
+  const times = new Map();
+  for (const { id, text } of entries) if (sent.has(id)) times.set(id, [...(times.get(id) ?? []), text]);
+  const lost = [...sent.keys()].filter((id) => !times.has(id)).length;
+  const doubled = [...times.values()].filter(({ length }) => length > 1).length;
+  const changed = [...times].filter(([id, [text]]) => text !== sent.get(id).text).length;
+  const again = [...sent.values()].filter(({ tries }) => tries > 1).length;
+  const rows = [
+    ['entries acknowledged', sent.size],
+    ['of them sent more than once', again],
+    ['kills of server, database or both', kills.length],
+    ['acknowledged entries lost', lost],
+    ['entries doubled', doubled],
+    ['entries changed', changed],
+  ];
+  const table = rows.map(([what, count]) => `| ${what} | ${count} |`).join('\n');
+  writeFileSync(
+    join(home, 'docs/soak.md'),
+    `# Nothing acknowledged is lost\n\nWritten by \`npm run soak\`: ${perSecond} entries a second for ${seconds} seconds into one logbook\nby ten writers, while server and database\nare killed (SIGKILL) and started again. Each entry is sent again, with its own id, until it is acknowledged.\n\n| | |\n|---|---:|\n${table}\n`,
+  );
+  console.log(table);
+  if (lost + doubled + changed > 0) throw new Sentence('An acknowledged entry was lost, doubled or changed.');
+}
+
+await main(async () => {
+  checkNode();
+  nodePackages();
+  build();
+  const folder = join(dataFolder, 'soak');
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  const stack = new Stack(join(folder, 'cluster'));
+  await stack.start();
+  try {
+    const reader = await Reader.signIn();
+    const logbook = await reader.openLogbook();
+    const sent = new Map();
+    const stream = flow(reader, logbook, sent);
+    const began = Date.now();
+    for (const [second, what] of kills) {
+      await pause(Math.max(0, began + second * 1000 - Date.now()));
+      await stack.kill(what);
+      console.log(`${second} s: ${what} killed and started again`);
+    }
+    await stream;
+    const { entries } = await reader.get(`/api/logbooks/${logbook}`);
+    tell(sent, entries);
+  } finally {
+    await stack.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
