@@ -95,7 +95,7 @@ class Reader {
         ...(this.#cookie ? { cookie: this.#cookie } : {}),
       },
       body: JSON.stringify(body),
-      signal: AbortSignal.timeout(5000),
+      signal: globalThis.AbortSignal.timeout(5000),
     });
   }
 

@@ -25,7 +25,7 @@ import { clock } from './WrittenCell';
 /** The whole investigation as a page that can be printed: nothing struck is left out. */
 export function Report() {
   const book = useOpenBook();
-  const { investigation, readers, conventions } = book.answer;
+  const { investigation, conventions } = book.answer;
   const findings = useFindings(book);
   const causes = likelyCauses(
     investigation.causes,
@@ -38,7 +38,7 @@ export function Report() {
         <Button onClick={() => print()}>Print, or save as PDF</Button>
       </p>
       <p className="mb-4 text-soft">
-        {readers.join(', ')} · conventions: {conventions.preset}, version {conventions.version}
+        Conventions: {conventions.preset}, version {conventions.version}
       </p>
       <Part title="Aim">
         <p>{investigation.aim}</p>

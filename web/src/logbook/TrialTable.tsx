@@ -132,7 +132,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
 
 const trialRem = 7;
 const columnRem = (column: Column): number =>
-  column.kind !== 'derived' ? 9.5 : column.by === 'student' ? 9 : 6.5;
+  column.kind !== 'derived' ? 10.2 : column.by === 'student' ? 9 : 6.5;
 const widthOf = ({ columns }: Table): number =>
   columns.reduce((sum, column) => sum + columnRem(column), trialRem);
 
