@@ -4,7 +4,8 @@ import { freePort, ServerProcess } from '../support/stack';
 
 const open = async (page: Page) => {
   await page.getByRole('link', { name: 'Logbook' }).click();
-  await page.getByRole('link', { name: /Go on|Look at it/ }).click();
+  const line = page.getByRole('listitem').filter({ hasText: 'Bolt pin' });
+  await line.getByRole('link', { name: /Go on|Look at it/ }).click();
   await expect(page.getByRole('heading', { name: 'Method' })).toBeVisible();
 };
 

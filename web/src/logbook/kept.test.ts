@@ -1,0 +1,74 @@
+import type { Entry } from '@green-beam/core';
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { catchUp, keepSent, keyOf, type KeptLogbook } from './kept';
+
+const entry = (id: string): Entry => ({
+  id,
+  trial: 1,
+  column: 'mass',
+  text: id,
+  tag: '',
+  reader: 'Ada Lind',
+  writtenAt: '',
+  replaces: null,
+  reason: null,
+});
+const book = (entries: readonly Entry[], last: number, sent: readonly Entry[] = []) =>
+  ({ id: 'b', entries, last, sent }) as unknown as KeptLogbook;
+const holding = (kept: KeptLogbook) => {
+  const queries = new QueryClient();
+  queries.setQueryData(keyOf('b'), kept);
+  return queries;
+};
+const ids = (queries: QueryClient) => {
+  const kept = queries.getQueryData<KeptLogbook>(keyOf('b'));
+  return [kept?.entries.map(({ id }) => id), kept?.sent?.map(({ id }) => id), kept?.last];
+};
+/** A server that knows entries by their numbers. */
+const serve = (all: readonly (readonly [number, Entry])[]) => {
+  const asked: number[] = [];
+  vi.stubGlobal('fetch', async (path: string) => {
+    const after = Number(new URL(path, 'http://x').searchParams.get('after'));
+    asked.push(after);
+    const later = all.filter(([number]) => number > after);
+    return Response.json({ entries: later.map(([, own]) => own), last: later.at(-1)?.[0] ?? after });
+  });
+  return asked;
+};
+
+afterEach(() => vi.unstubAllGlobals());
+
+describe('a kept logbook', () => {
+  it('has what was sent at once, and in its order once that has come back', async () => {
+    const queries = holding(book([entry('a')], 1));
+    serve([
+      [1, entry('a')],
+      [2, entry('mate')],
+      [3, entry('mine')],
+    ]);
+    keepSent(queries, 'b', [entry('mine')]);
+    expect(ids(queries)).toEqual([['a'], ['mine'], 1]);
+    await catchUp(queries, 'b');
+    expect(ids(queries)).toEqual([['a', 'mate', 'mine'], [], 3]);
+  });
+
+  it('asks only for what came after, and once more when asked while it asks', async () => {
+    const queries = holding(book([entry('a')], 1));
+    const asked = serve([
+      [1, entry('a')],
+      [2, entry('c')],
+    ]);
+    await Promise.all([catchUp(queries, 'b'), catchUp(queries, 'b')]);
+    await vi.waitFor(() => expect(asked).toEqual([1, 2]));
+    expect(ids(queries)).toEqual([['a', 'c'], [], 2]);
+  });
+
+  it('stays as it is while the line is down, and for a book that is not open', async () => {
+    const queries = holding(book([entry('a')], 1));
+    vi.stubGlobal('fetch', () => Promise.reject(new Error('offline')));
+    await catchUp(queries, 'b');
+    expect(ids(queries)).toEqual([['a'], [], 1]);
+    await catchUp(new QueryClient(), 'b');
+  });
+});
