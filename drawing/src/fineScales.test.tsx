@@ -78,8 +78,8 @@ describe.each(micrometers.map((model) => [model.name, model] as const))('%s, as 
       expect([read, read + 1]).toContain(marks.length);
       const turned = (picture.at / model.pitch) * model.thimble;
       const nearest =
-        places(markup, 'thimble-line', 'y1')
-          .map((y) => Math.abs(y - 410))
+        [...markup.matchAll(/class="thimble-mark" transform="translate\([-\d.]+ ([-\d.]+)\)/g)]
+          .map(([, y]) => Math.abs(Number(y) - 410))
           .sort((a, b) => a - b)[0] ?? NaN;
       const off = Math.abs(turned - Math.round(turned));
       expect(nearest).toBeCloseTo(Math.sin((off / model.thimble) * 2 * Math.PI) * 132, 3);

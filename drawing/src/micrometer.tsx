@@ -168,19 +168,16 @@ function Thimble({
         const numbered = number % 5 === 0;
         const near = Math.abs(angle) < 1.1;
         return (
-          <g key={step}>
+          // The group moves, not what is in it: a letter that stays in its place is not laid out anew.
+          <g key={step} className="thimble-mark" transform={`translate(${x} ${y})`}>
             <line
-              className="thimble-line"
-              x1={x}
-              x2={x + (numbered ? 34 : 22)}
-              y1={y}
-              y2={y}
+              x2={numbered ? 34 : 22}
               stroke={ink.ink}
               strokeWidth={1.3}
               vectorEffect="non-scaling-stroke"
             />
             {numbered && near && (
-              <text x={x + 42} y={y + 6} fontSize={17} fontWeight={600} fill={ink.ink}>
+              <text x={42} y={6} fontSize={17} fontWeight={600} fill={ink.ink}>
                 {number}
               </text>
             )}

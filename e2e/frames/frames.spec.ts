@@ -70,9 +70,7 @@ test('main-thread work of a frame while dragging, at a quarter of the speed', as
 async function dragged(page: Page, session: CDPSession, handle: RegExp, along: 'x' | 'y'): Promise<number[]> {
   const slider = page.getByRole('slider', { name: handle }).first();
   await slider.waitFor();
-  const box = await slider.boundingBox();
-  if (!box) throw new Error(`${handle.source} is not drawn.`);
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const [x, y] = await slider.evaluate(grip);
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   const events: TraceEvent[] = [];
   const hear = ({ value }: { value: unknown[] }) => void events.push(...(value as TraceEvent[]));
@@ -124,6 +122,17 @@ function perFrame(events: readonly TraceEvent[]): number[] {
     }
   }
   return frames.slice(1);
+}
+
+/** A place of a handle that a pointer meets: its middle, or where else it is solid. */
+function grip(handle: Element): [number, number] {
+  const { left, top, width, height } = handle.getBoundingClientRect();
+  for (const across of [0.5, 0.8, 0.2, 0.9, 0.65])
+    for (const down of [0.5, 0.3, 0.7, 0.1]) {
+      const [x, y] = [left + across * width, top + down * height];
+      if (handle.contains(document.elementFromPoint(x, y))) return [x, y];
+    }
+  throw new Error('The handle cannot be met.');
 }
 
 const quantile = (values: readonly number[], share: number): number =>

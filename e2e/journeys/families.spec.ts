@@ -9,6 +9,7 @@ import {
   type CaliperPicture,
   type DigitalCaliperPicture,
   type HydrometerPicture,
+  type RingPicture,
   type Setting,
 } from '@green-beam/core';
 import type { SettingAnswer } from '@green-beam/contract';
@@ -56,11 +57,14 @@ test('the burette: a start that is noted, a tap that is feathered, a drop that i
     timeout: 60_000,
   });
   await shut();
-  const hands = () =>
-    page.evaluate(() => {
+  const hands = async () => {
+    // The hands are stored once they rest.
+    await page.waitForTimeout(500);
+    return page.evaluate(() => {
       const key = Object.keys(localStorage).find((name) => name.includes('/hands/')) ?? '';
       return JSON.parse(localStorage.getItem(key) ?? '{}') as Record<string, number>;
     });
+  };
   const delivered = ({ level = 0, initial = 0 }) =>
     asRead(
       'burette',
@@ -202,6 +206,63 @@ test('pipettes and flasks: run down to the ring, deliver, touch off; never by mo
   await expect(page.getByText('A zero at the end is missing.')).toBeVisible();
   await answer(page, '100.0 mL');
   await right(page);
+});
+
+/** How far the surface stands above the ring, as the hands have left it. */
+const aboveRing = (page: Page): Promise<number> =>
+  page.evaluate(() => {
+    const key = Object.keys(localStorage).find(
+      (name) => name.includes('/hands/') && name.endsWith(location.pathname.slice(7)),
+    );
+    return (JSON.parse(localStorage.getItem(key ?? '') ?? '{}') as { aboveMm?: number }).aboveMm ?? NaN;
+  });
+
+/** Brings the eye level with its keys, a centimetre and then a millimetre at a time. */
+async function levelEye(page: Page, eyeMm: number): Promise<void> {
+  await page.getByRole('slider', { name: 'Your eye' }).focus();
+  const key = eyeMm > 0 ? 'ArrowDown' : 'ArrowUp';
+  const millimetres = Math.abs(Math.round(eyeMm));
+  for (let step = 0; step < Math.floor(millimetres / 10); step += 1) await page.keyboard.press(key);
+  for (let step = 0; step < millimetres % 10; step += 1) await page.keyboard.press(`Shift+${key}`);
+}
+
+test('a pipette is run down to its ring, delivered and touched off; a flask is filled to its ring', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await signInStudent(page, 'Wilfred Sand');
+  for (const [name, model, run, drops, stop, again] of [
+    ['volumetric pipette', 'volumetric-pipette-10', 'Lift: run', 'Ease: drops', 'Hold', 'Draw it up again'],
+    ['volumetric flask', 'volumetric-flask-100', 'Pour', 'By drops', 'Stop', 'Empty it'],
+  ] as const) {
+    const { picture } = await lay(page, 'Handle', name, model);
+    const { eyeMm, markedExpel } = picture as RingPicture;
+    await levelEye(page, eyeMm);
+    for (let tries = 0; tries < 6; tries += 1) {
+      if (Math.abs(await aboveRing(page)) > 15) {
+        await page.getByRole('button', { name: run, exact: true }).click();
+        await expect.poll(async () => Math.abs(await aboveRing(page)), { intervals: [30] }).toBeLessThan(22);
+      }
+      await page.getByRole('button', { name: drops, exact: true }).click();
+      await expect
+        .poll(async () => Math.abs(await aboveRing(page)), { intervals: [30], timeout: 40_000 })
+        .toBeLessThan(0.8);
+      await page.getByRole('button', { name: stop, exact: true }).click();
+      await page.waitForTimeout(500);
+      if (Math.abs(await aboveRing(page)) <= 0.6) break;
+      await page.getByRole('button', { name: again }).click();
+      await page.waitForTimeout(400);
+    }
+    expect(Math.abs(await aboveRing(page))).toBeLessThanOrEqual(0.6);
+    if (name === 'volumetric pipette') {
+      await page.getByRole('button', { name: 'Deliver' }).click();
+      await expect(page.getByText('It has run out.')).toBeVisible({ timeout: 15_000 });
+      await page.getByRole('button', { name: 'Touch the tip to the wall' }).click();
+      if (markedExpel) await page.getByRole('button', { name: 'Expel the last drop' }).click();
+      await answer(page, '10.00 mL');
+    } else await answer(page, '100.0 mL');
+    await right(page);
+  }
 });
 
 test('a teacher shows a setting to the class, sees the answers arrive and reveals the reading', async ({

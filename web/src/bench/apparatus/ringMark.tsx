@@ -11,6 +11,9 @@ import { useFlow } from './tap';
 import { useHands } from './useHands';
 import { useTicking } from './useTicking';
 
+/** How far the surface creeps at most at a time, in millimetres. */
+const creepMm = 0.5;
+
 /** Seconds that a pipette takes to run out, and then is waited for. */
 const runsOutIn = 4;
 
@@ -31,7 +34,8 @@ export function RingMarkApparatus({ picture, handled, left, onHands }: Apparatus
   const [hands, move] = useHands(start, left, onHands);
   const [open, setOpen] = useState(0);
   const perMl = mmPerMl(model);
-  useFlow(open, 14 / perMl, 0.05, (ml) => {
+  // In a narrow neck a whole drop would pass the ring: an eased fingertip lets the surface creep.
+  useFlow(open, 14 / perMl, Math.min(0.05, creepMm / perMl), (ml) => {
     const by = ml * perMl * (pipette ? -1 : 1);
     move({ aboveMm: Number(Math.max(-180, Math.min(60, hands.aboveMm + by)).toFixed(3)) });
   });
