@@ -1,3 +1,6 @@
+import { checkInvestigationFile } from '@green-beam/contract';
+import { boltPin } from '@green-beam/core';
+import { randomUUID } from 'node:crypto';
 import type { Model, ModelStatic } from 'sequelize';
 import { describe, expect, it } from 'vitest';
 import { freshDatabase } from '../../test/harness';
@@ -26,6 +29,50 @@ describe('migrations', () => {
     await migrator(sequelize).down({ to: 0 });
     expect(await sequelize.getQueryInterface().showAllTables()).toEqual(['SequelizeMeta']);
     await migrator(sequelize).up();
+    await sequelize.close();
+  });
+
+  it('turn an investigation of the first kind into tables and formulas that can be used', async () => {
+    const { sequelize, models } = connect(await freshDatabase());
+    await migrator(sequelize).up({ to: '0003-drills' });
+    const id = randomUUID();
+    const read = (key: string, heading: string, unit: string, tag: string) => ({
+      key,
+      heading,
+      symbol: key,
+      unit,
+      tag,
+    });
+    const first = {
+      title: 'A bolt pin',
+      aim: 'Find its density.',
+      object: 'bolt pin',
+      method: 'displacement',
+      kit: boltPin.kit,
+      steps: [{ text: 'Weigh it.' }],
+      columns: [
+        read('mass', 'Mass', 'g', 'B-02'),
+        read('before', 'Volume before', 'mL', 'C-07'),
+        read('after', 'Volume after', 'mL', 'C-07'),
+      ],
+      trials: 3,
+      accepted: { value: '8.80', unit: 'g/cm³', source: 'a reference piece' },
+    };
+    await sequelize.query(
+      `insert into classes (id, code, name, created_at) values ($1, 'TERN', 'Tern', now())`,
+      { bind: [id] },
+    );
+    await sequelize.query(
+      `insert into investigations (id, class_id, body, created_at) values ($1, $1, $2::jsonb, now())`,
+      { bind: [id, JSON.stringify(first)] },
+    );
+    await migrator(sequelize).up();
+    const row = await models.investigations.findByPk(id);
+    expect(row).toMatchObject({ familyId: id, version: 1, retired: false });
+    expect(checkInvestigationFile(row?.body)).toMatchObject({
+      ok: true,
+      investigation: { tables: [{ trials: 3 }], results: [{ accepted: first.accepted }] },
+    });
     await sequelize.close();
   });
 });
