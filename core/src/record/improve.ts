@@ -3,7 +3,9 @@ import { Exact } from '../figures';
 import { instrumentOf, type Model as Make } from '../instruments';
 import { roundToFigures } from '../figures';
 import { kitOf, type Investigation, type KitItem } from './investigation';
-import { joined, OutcomeReckoner, type Result } from './outcome';
+import { OutcomeReckoner } from './outcome';
+import type { Result } from './result';
+import { joined } from './ways';
 import type { Cell } from './table';
 
 /** One thing that could be done, and what the uncertainty would then be. */

@@ -3,6 +3,8 @@ export * from './table';
 export * from './formula';
 export * from './trials';
 export * from './inputs';
+export * from './ways';
+export * from './result';
 export * from './outcome';
 export * from './working';
 export * from './advice';

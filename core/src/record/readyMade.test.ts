@@ -5,7 +5,8 @@ import { besides, type Investigation } from './investigation';
 import { secondLookAt } from './look';
 import { improvements } from './improve';
 import { likelyCauses } from './causes';
-import { outcomeOf, type Result } from './outcome';
+import { outcomeOf } from './outcome';
+import type { Result } from './result';
 import {
   boltPin,
   deckSleeve,

@@ -4,7 +4,7 @@ import { Exact, expressionTex, quantityTex, roundToPlace, stepTex, unitTex } fro
 import { parseProduct } from '../units';
 import { parsedFormula } from './formula';
 import type { DerivedColumn, Investigation } from './investigation';
-import type { Result } from './outcome';
+import type { Result } from './result';
 import type { Trial } from './trials';
 
 /** One step of a working: formulas as TeX lines, and in words why it comes out as it does. */
