@@ -1,6 +1,6 @@
 import { parseProduct, sameDimension, writeProduct, type UnitProduct } from '../units/product';
 import { Exact } from './exact';
-import { inUnit, type Quantity } from './evaluate';
+import { inUnit, type Quantity } from './quantity';
 
 /** kelvin = °C + 273.15; °F = °C·1.8 + 32: both are definitions. */
 const scales: Readonly<Record<string, { readonly zero: string; readonly degree: string }>> = {

@@ -1,8 +1,8 @@
 import { raised, type UnitProduct } from '../units/product';
 import { writeTracked } from './arithmetic';
 import { Exact } from './exact';
-import { type Quantity, type ReckoningStep } from './evaluate';
-import type { Expression } from './expression';
+import { type Quantity, type ReckoningStep } from './quantity';
+import type { Expression } from './expressionTree';
 import type { Rounding } from './rounding';
 
 /** A number with its doubtful digit underlined. */

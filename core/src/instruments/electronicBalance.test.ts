@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { presetNamed } from '../conventions';
 import { checkReading } from '../reading';
-import {
-  displayed,
-  electronicBalance,
-  stableAfterSeconds,
-  type ElectronicBalanceSetting,
-} from './electronicBalance';
+import { displayed, electronicBalance, stableAfterSeconds, type ElectronicBalanceSetting } from '.';
 
 const setting = (rest: Partial<ElectronicBalanceSetting> = {}): ElectronicBalanceSetting => ({
   kind: 'electronic-balance',

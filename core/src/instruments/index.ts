@@ -56,7 +56,17 @@ export * from './ruler';
 export * from './thermometer';
 export * from './threeBeamBalance';
 export * from './fourBeamBalance';
+export {
+  displayed,
+  electronicBalances,
+  flaws,
+  stableAfterSeconds,
+  type ElectronicBalanceSetting,
+  type Flaw,
+} from './balanceLoad';
 export * from './electronicBalance';
+export * from './verniers';
+export { turnedBy, type CaliperSetting, type Jaws } from './caliperGrip';
 export * from './vernierCaliper';
 export * from './digitalCaliper';
 export * from './micrometer';

@@ -9,7 +9,7 @@ import {
   vernierParts,
   type CaliperModel,
   type CaliperSetting,
-} from './vernierCaliper';
+} from '.';
 
 /** Lays every line out and searches: how far each vernier line is from its nearest main line. */
 function misalignments({ lines, spans, mainDivision }: CaliperModel, at: number): number[] {
