@@ -40,7 +40,8 @@ export class Inputs {
   readonly #inputs = new Map<string, Input>();
   /** The column and tag behind an input, for what two readings of one instrument share. */
   readonly #behind = new Map<string, { readonly tag: string; readonly heading: string }>();
-  readonly #paired = new Set<string>();
+  /** Differences that an instrument's tolerance has entered already, by its tag. */
+  readonly #differences = new Map<string, readonly string[]>();
   readonly #alone = new Set<string>();
 
   constructor(private readonly material: Material) {}
@@ -208,11 +209,11 @@ export class Inputs {
     const tag = left && this.#behind.get(left)?.tag;
     if (term.operator === '−' && left && right && tag && tag === this.#behind.get(right)?.tag) {
       const name = `between ${left} and ${right}`;
-      this.#paired.add(left).add(right);
-      const source =
-        this.#inputs.has(name) || this.#paired.size <= 2
-          ? `tolerance of ${tag}`
-          : `tolerance of ${tag}, ${left}`;
+      const known = this.#differences.get(tag) ?? [];
+      const at = known.includes(name) ? known.indexOf(name) : known.length;
+      if (at === known.length) this.#differences.set(tag, [...known, name]);
+      // One difference of an instrument needs no more than its tag; further ones say which they are.
+      const source = at === 0 ? `tolerance of ${tag}` : `tolerance of ${tag}, ${left}`;
       this.#inputs.set(name, { name, value: 0, components: [this.#tolerance(tag, source)] });
       return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
     }

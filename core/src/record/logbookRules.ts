@@ -4,6 +4,7 @@ import { besides, columnOf, type Investigation, type MeasuredColumn } from './in
 import type { Outcome } from './outcome';
 import type { Finding } from './secondLook';
 import { cellKey, type Cell } from './table';
+import { valuesOf } from './trials';
 import { checkWorked } from './worked';
 
 /** A logbook as a second look has it. */
@@ -240,15 +241,3 @@ export const logbookRules: readonly LogbookRule[] = [
       ),
   },
 ];
-
-/** Every value of a trial by its column. */
-function valuesOf({ read, derived }: Outcome['trials'][string][number]) {
-  return {
-    ...read,
-    ...Object.fromEntries(
-      Object.entries(derived).flatMap(([key, cell]) =>
-        cell.state === 'reckoned' ? [[key, cell.value]] : [],
-      ),
-    ),
-  };
-}

@@ -123,6 +123,14 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
   };
 }
 
+/** Sources that vanish from a result: a reason for measuring by difference. Rounding leaves less than a billionth of the value. */
+export const cancelledIn = ({ contributions, value }: Pick<Result, 'contributions' | 'value'>): string[] =>
+  contributions
+    .filter(
+      ({ kind, amount }) => kind === 'offset' && Math.abs(amount) < 1e-9 * Math.abs(value.value.toNumber()),
+    )
+    .map(({ source }) => source);
+
 function expandedText(
   all: readonly Contribution[],
   plan: ResultPlan,

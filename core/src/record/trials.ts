@@ -167,6 +167,17 @@ export const valueIn = (trial: Trial | undefined, { key }: Column): Quantity | u
   return trial?.read[key] ?? (cell?.state === 'reckoned' ? cell.value : undefined);
 };
 
+/** Every value of a trial, read or reckoned, by the key of its column. */
+export const valuesOf = ({
+  read,
+  derived,
+}: Pick<Trial, 'read' | 'derived'>): Readonly<Record<string, Quantity>> => ({
+  ...read,
+  ...Object.fromEntries(
+    Object.entries(derived).flatMap(([key, cell]) => (cell.state === 'reckoned' ? [[key, cell.value]] : [])),
+  ),
+});
+
 /** As the class writes it: by the data, or to a fixed count of figures. */
 export function writtenValue(value: Quantity, { rounding, resultDigits, fixedFigures }: Conventions): string {
   if (resultDigits === 'data' || value.lastPlace === null || value.value.isZero())
@@ -175,6 +186,10 @@ export function writtenValue(value: Quantity, { rounding, resultDigits, fixedFig
       : writeTracked(value, rounding);
   return writeTracked({ value: value.value, lastPlace: value.value.e - fixedFigures + 1 }, rounding);
 }
+
+/** A mean of a column; that of counts is no count and gets a decimal of its own. */
+export const writtenMean = (mean: Quantity, conventions: Conventions): string =>
+  writtenValue(mean.lastPlace === null ? { ...mean, lastPlace: -1 } : mean, conventions);
 
 /** A trial counts until somebody says otherwise. */
 function standingOf(cell: Cell | undefined): { readonly standing: Standing; readonly reason: string | null } {

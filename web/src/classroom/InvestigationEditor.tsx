@@ -8,7 +8,12 @@ import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { download } from '../ui/download';
 import { Loading, Page, Trouble } from '../ui/Notice';
-import { About, KitPart, QuestionsPart, ResultsPart, StepsPart, TablesPart } from './investigationParts';
+import { About } from './editor/About';
+import { KitPart } from './editor/KitPart';
+import { QuestionsPart } from './editor/QuestionsPart';
+import { ResultsPart } from './editor/ResultsPart';
+import { StepsPart } from './editor/StepsPart';
+import { TablesPart } from './editor/TablesPart';
 import { useInvestigations } from './Investigations';
 
 const blank: Investigation = {

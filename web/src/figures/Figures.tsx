@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { NavLink } from 'react-router';
 import { Page } from '../ui/Notice';
+import { PageNav } from '../ui/PageNav';
 
 const benches = [
   { to: '/figures', name: 'Workbench' },
@@ -22,23 +22,7 @@ export function FiguresPage({
 }) {
   return (
     <Page title={title} aside={aside}>
-      <nav
-        aria-label="Figures"
-        className="no-print mb-6 flex flex-wrap gap-x-6 gap-y-1 border-b border-rule pb-2"
-      >
-        {benches.map(({ to, name }) => (
-          <NavLink
-            key={to}
-            to={to}
-            end={to === '/figures'}
-            className={({ isActive }) =>
-              isActive ? 'border-b-4 border-beam font-bold' : 'underline underline-offset-4'
-            }
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <PageNav label="Figures" pages={benches} />
       {children}
     </Page>
   );

@@ -1,6 +1,7 @@
-import { NavLink, Outlet, useParams } from 'react-router';
+import { Outlet, useParams } from 'react-router';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { PageNav } from '../ui/PageNav';
 import { isHandedIn, useBook, useLogbook } from './book';
 import type { KeptLogbook } from './kept';
 
@@ -32,23 +33,7 @@ function OpenBook({ answer }: { readonly answer: KeptLogbook }) {
   const aside = `${readers.join(', ')} · ${conventions.preset}${isHandedIn(book.table) ? ' · handed in' : ''}`;
   return (
     <Page title={investigation.title} aside={aside}>
-      <nav
-        aria-label="Pages of this logbook"
-        className="no-print mb-6 flex flex-wrap gap-x-6 border-b border-rule"
-      >
-        {pages.map(({ to, name }) => (
-          <NavLink
-            key={to}
-            to={to}
-            end
-            className={({ isActive }) =>
-              `-mb-px border-b-2 py-2 ${isActive ? 'border-beam font-bold' : 'border-transparent hover:border-edge'}`
-            }
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <PageNav label="Pages of this logbook" pages={pages} />
       {book.refused.map(({ id, text, sentence }) => (
         <p key={id} role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
           “{text}” was not stored: {sentence}{' '}

@@ -1,4 +1,5 @@
 import {
+  agreement,
   resultWorking,
   trialWorking,
   type BudgetLine,
@@ -187,11 +188,12 @@ function Comparison({
   );
 }
 
-/** |Δ| ≤ 2 u agrees, ≤ 3 u is doubtful, beyond it disagrees. */
-function forThisKit({ uncertainty }: Result, { error }: PercentError): string {
-  if (uncertainty === null || uncertainty === 0) return '';
-  const times = Math.abs(error.value.toNumber()) / uncertainty;
-  if (times <= 2) return 'It agrees within its uncertainty: this kit could not tell the two apart.';
-  if (times <= 3) return 'That is doubtful for this kit: between two and three times the uncertainty.';
-  return 'That is more than this kit’s uncertainty explains: look for a systematic cause.';
-}
+const agreementWords = {
+  agree: 'It agrees within its uncertainty: this kit could not tell the two apart.',
+  doubtful: 'That is doubtful for this kit: between two and three times the uncertainty.',
+  disagree: 'That is more than this kit’s uncertainty explains: look for a systematic cause.',
+} as const;
+
+/** Whether the error is good for this kit, that is within what its own uncertainty lets one expect. */
+const forThisKit = ({ uncertainty }: Result, { error }: PercentError): string =>
+  uncertainty === null ? '' : agreementWords[agreement(error.value.toNumber(), uncertainty).verdict];

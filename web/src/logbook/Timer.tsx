@@ -1,4 +1,4 @@
-import { cellKey, clockSeconds, type Table } from '@green-beam/core';
+import { cellKey, clockMinutes, type Table } from '@green-beam/core';
 import { useEffect, useState } from 'react';
 import type { Book } from './book';
 
@@ -29,14 +29,13 @@ export function Timer({ book, table }: { readonly book: Book; readonly table: Ta
   );
 }
 
-const clockText = (time: Date): string => time.toLocaleTimeString([], { hourCycle: 'h23' });
+const clockText = (time: Date): string =>
+  time.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', second: '2-digit', hourCycle: 'h23' });
 
 /** Across midnight too; null for what is no time of day. */
 function secondsSince(text: string, now: Date): number | null {
   try {
-    const from = clockSeconds(text);
-    const at = now.getHours() * 3600 + now.getMinutes() * 60 + now.getSeconds();
-    return (at - from + 86_400) % 86_400;
+    return Math.round(clockMinutes(text, clockText(now)).times(60).toNumber());
   } catch {
     return null;
   }

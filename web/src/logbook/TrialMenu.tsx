@@ -4,6 +4,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
+import { TextField } from '../ui/fields';
 import { said, type Book } from './book';
 import { sendPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
@@ -57,7 +58,6 @@ interface Part {
 /** Only a person leaves a trial out, and says why; it stays readable. */
 function StandingForm({ book, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
   const [reason, setReason] = useDraft(`${book.answer.id}/${table}/${number}/standing`);
-  const reasonId = useId();
   const put = (standing: 'abandoned' | 'excluded' | 'counts') => {
     if (reason.trim() === '') return;
     book.say(number, besides.standing(table), standing, reason.trim());
@@ -67,15 +67,12 @@ function StandingForm({ book, table, number, trial, onDone }: Part & { readonly 
   const missing = reason.trim() === '';
   return (
     <div>
-      <label htmlFor={reasonId} className="mb-1 block font-bold">
-        {trial.standing === 'counts' ? 'Leave it out, because' : 'Count it again, because'}
-      </label>
-      <input
-        id={reasonId}
+      <TextField
+        label={trial.standing === 'counts' ? 'Leave it out, because' : 'Count it again, because'}
+        longest={200}
         value={reason}
-        maxLength={200}
-        onChange={(event) => setReason(event.target.value)}
-        className="mb-2 w-full rounded-sm border border-edge px-2 py-1.5"
+        onChange={setReason}
+        className="mb-2"
       />
       <div className="flex flex-wrap gap-2">
         {trial.standing === 'counts' ? (
@@ -118,7 +115,6 @@ function SuppliedBox({ book, table, number }: Omit<Part, 'onDone'>) {
 function RemarkForm({ book, table, number, onDone }: Part) {
   const before = said(book.table, number, besides.remark(table));
   const [text, setText] = useDraft(`${book.answer.id}/${table}/${number}/remark`);
-  const remarkId = useId();
   const keep = (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
@@ -128,18 +124,8 @@ function RemarkForm({ book, table, number, onDone }: Part) {
   };
   return (
     <form onSubmit={keep}>
-      <label htmlFor={remarkId} className="mb-1 block font-bold">
-        Remark
-      </label>
       {before !== '' && <p className="mb-1 text-sm text-soft">So far: {before}</p>}
-      <textarea
-        id={remarkId}
-        value={text}
-        rows={2}
-        maxLength={2000}
-        onChange={(event) => setText(event.target.value)}
-        className="mb-2 w-full rounded-sm border border-edge px-2 py-1.5"
-      />
+      <TextField label="Remark" long longest={2000} value={text} onChange={setText} className="mb-2" />
       <Button type="submit" disabled={text.trim() === ''}>
         Keep the remark
       </Button>

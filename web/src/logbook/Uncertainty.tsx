@@ -1,4 +1,6 @@
 import {
+  agreement,
+  cancelledIn,
   improvements,
   joined,
   questions,
@@ -65,16 +67,9 @@ function OneResult({ book, result }: { readonly book: Book; readonly result: Res
 
 /** What vanishes is said: it is a reason for measuring by difference. */
 function Cancelled({ result }: { readonly result: Result }) {
-  const gone = result.contributions.filter(
-    ({ kind, amount }) =>
-      kind === 'offset' && Math.abs(amount) < 1e-9 * Math.abs(result.value.value.toNumber()),
-  );
+  const gone = cancelledIn(result);
   if (gone.length === 0) return null;
-  return (
-    <p className="text-sm text-soft">
-      {gone.map(({ source }) => source).join(', ')}: cancels in the difference and adds nothing.
-    </p>
-  );
+  return <p className="text-sm text-soft">{gone.join(', ')}: cancels in the difference and adds nothing.</p>;
 }
 
 function Improve({ book, result }: { readonly book: Book; readonly result: Result }) {
@@ -199,6 +194,12 @@ function Draws({ book, result: { model, plan } }: { readonly book: Book; readonl
   );
 }
 
+const agreementWords = {
+  agree: 'agree',
+  doubtful: 'agree only doubtfully',
+  disagree: 'do not agree',
+} as const;
+
 /** Results of one unit are held against each other: |Δ| over the combined uncertainty. */
 function Agreement({ results }: { readonly results: readonly Result[] }) {
   const [first, ...others] = results;
@@ -211,14 +212,15 @@ function Agreement({ results }: { readonly results: readonly Result[] }) {
       <h2 className="mb-1">Do the routes agree?</h2>
       <ul className="ml-5 list-disc">
         {alike.map((other) => {
-          const gap = Math.abs(other.value.value.minus(first.value.value).toNumber());
-          const u = Math.hypot(first.uncertainty ?? 0, other.uncertainty ?? 0);
-          const words = gap <= 2 * u ? 'agree' : gap <= 3 * u ? 'agree only doubtfully' : 'do not agree';
+          const { times, verdict } = agreement(
+            other.value.value.minus(first.value.value).toNumber(),
+            Math.hypot(first.uncertainty ?? 0, other.uncertainty ?? 0),
+          );
           const surer = (first.uncertainty ?? 0) <= (other.uncertainty ?? 0) ? first : other;
           return (
             <li key={other.plan.key}>
               {first.plan.name} and {other.plan.name.charAt(0).toLowerCase()}
-              {other.plan.name.slice(1)} {words}: they differ by {(u > 0 ? gap / u : 0).toFixed(1)} times
+              {other.plan.name.slice(1)} {agreementWords[verdict]}: they differ by {times.toFixed(1)} times
               their combined uncertainty. {surer.plan.name} is the more certain.
             </li>
           );

@@ -1,9 +1,10 @@
 import { adviseOn, initials, unitOf, type Cell, type Column, type DrillVerdict } from '@green-beam/core';
 import { Popover } from 'radix-ui';
-import { useId, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Figure } from '../ui/Figure';
+import { TextField } from '../ui/fields';
 import { ReadingField } from '../ui/ReadingField';
 import type { Book, Writing } from './book';
 
@@ -110,7 +111,6 @@ function CorrectionForm({
   const [text, setText] = useDraft(`${current.id}/rewrite`);
   const [reason, setReason] = useDraft(`${current.id}/reason`);
   const [tag, setTag] = useState(current.tag);
-  const [reasonId, tagId] = [useId(), useId()];
   const ready = text.trim() !== '' && reason.trim() !== '';
   const strike = (event: FormEvent) => {
     event.preventDefault();
@@ -139,29 +139,9 @@ function CorrectionForm({
         onChange={(event) => setText(event.target.value)}
       />
       {column.kind === 'measured' && (
-        <label htmlFor={tagId} className="flex items-center gap-2">
-          Read on
-          <input
-            id={tagId}
-            value={tag}
-            maxLength={40}
-            onChange={(event) => setTag(event.target.value)}
-            className="w-28 rounded-sm border border-edge px-2 py-1 font-mono"
-          />
-        </label>
+        <TextField label="Read on" mono longest={40} value={tag} onChange={setTag} />
       )}
-      <div>
-        <label htmlFor={reasonId} className="mb-1 block">
-          Why
-        </label>
-        <input
-          id={reasonId}
-          value={reason}
-          maxLength={200}
-          onChange={(event) => setReason(event.target.value)}
-          className="w-full rounded-sm border border-edge px-2 py-1.5"
-        />
-      </div>
+      <TextField label="Why" longest={200} value={reason} onChange={setReason} />
       <Button look="main" type="submit" disabled={!ready}>
         Strike and rewrite
       </Button>

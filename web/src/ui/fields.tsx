@@ -11,6 +11,7 @@ export function TextField({
   onChange,
   long = false,
   mono = false,
+  longest,
   className,
 }: {
   readonly label: string;
@@ -18,10 +19,12 @@ export function TextField({
   readonly onChange: (value: string) => void;
   readonly long?: boolean;
   readonly mono?: boolean;
+  /** Characters that it takes at most. */
+  readonly longest?: number;
   readonly className?: string;
 }) {
   const id = useId();
-  const field = { id, value, className: clsx(box, mono && 'font-mono') };
+  const field = { id, value, maxLength: longest, className: clsx(box, mono && 'font-mono') };
   return (
     <div className={className}>
       <label htmlFor={id} className="block text-sm text-soft">

@@ -1,0 +1,86 @@
+import type {
+  Choice,
+  Conventions,
+  Mode,
+  PartSkill,
+  PartVerdict,
+  Picture,
+  ReadersMark,
+  SchoolsView,
+  Skill,
+  Verdict,
+} from '@green-beam/core';
+
+export interface BenchInstrument {
+  readonly kind: string;
+  readonly name: string;
+  readonly models: readonly { readonly id: string; readonly name: string }[];
+  readonly skill: Skill;
+  readonly parts: readonly PartSkill[];
+  readonly mark: ReadersMark | null;
+}
+
+export interface BenchAnswer {
+  readonly instruments: readonly BenchInstrument[];
+  /** What to practise next. */
+  readonly suggestion: Skill | null;
+}
+
+/** Told only once a setting is finished. */
+export interface Solution {
+  readonly text: string;
+  readonly unit: string;
+  readonly buildUp: readonly string[];
+  /** Last answer less truth, in divisions; null when it could not be compared. */
+  readonly divisionsOff: number | null;
+  /** Half the width of what is accepted, in divisions. */
+  readonly acceptedDivisions: number;
+}
+
+export interface AttemptAnswer {
+  readonly id: string;
+  readonly text: string;
+  readonly unit: string;
+  readonly verdict: Verdict;
+  /** What is said of each part, where the reading is written in its parts. */
+  readonly parts: readonly PartVerdict[];
+  readonly triesLeft: number;
+  readonly solution: Solution | null;
+}
+
+export interface SettingAnswer {
+  readonly id: string;
+  readonly kind: string;
+  readonly instrumentName: string;
+  readonly question: string;
+  readonly mode: Mode;
+  readonly modelName: string;
+  readonly unitChoices: readonly string[];
+  readonly picture: Picture;
+  /** The columns that the class writes the reading in; empty where it is written as one number. */
+  readonly parts: readonly { readonly key: string; readonly heading: string; readonly unit: string }[];
+  /** True where the teacher allows the scale near the pointer to be told in words. */
+  readonly mayHear: boolean;
+  /** True for a go at what the teacher shows. */
+  readonly shown: boolean;
+  readonly attempts: readonly AttemptAnswer[];
+  readonly triesLeft: number;
+}
+
+export interface ConventionsAnswer {
+  readonly conventions: Conventions;
+}
+
+export interface WordsAnswer {
+  readonly words: readonly string[];
+}
+
+export interface SchoolsAnswer {
+  readonly schools: readonly SchoolsView[];
+}
+
+export interface WhichAnswer {
+  readonly choices: readonly Choice[];
+  /** The plainest that is good enough. */
+  readonly plainest: string | null;
+}

@@ -1,0 +1,55 @@
+import type { ReadersMark, Skill } from '@green-beam/core';
+import type { StaffRole, ClassName } from './session';
+import type { LogbookLine } from './logbook';
+
+export interface BoardReading {
+  readonly kind: string;
+  readonly text: string;
+  readonly unit: string;
+  readonly right: boolean;
+  /** Names of the faults, alternatives apart; empty when none could be told. */
+  readonly causes: readonly string[];
+  readonly at: string;
+}
+
+export interface BoardStudent {
+  readonly id: string;
+  readonly name: string;
+  readonly group: string | null;
+  readonly spoken: boolean;
+  readonly latest: readonly BoardReading[];
+  readonly marks: readonly {
+    readonly kind: string;
+    readonly mark: ReadersMark | null;
+    readonly skill: Skill;
+  }[];
+  readonly logbooks: readonly LogbookLine[];
+}
+
+export interface BoardAnswer {
+  readonly class: ClassName;
+  readonly staffRole: StaffRole;
+  readonly instruments: readonly { readonly kind: string; readonly name: string }[];
+  readonly students: readonly BoardStudent[];
+  readonly readingsToday: number;
+  readonly atWorkToday: number;
+  /** The misconception that most students share this week. */
+  readonly worthFiveMinutes: {
+    readonly code: string;
+    readonly kind: string;
+    readonly title: string;
+    readonly look: string;
+    readonly students: readonly string[];
+  } | null;
+}
+
+export interface Slip {
+  readonly studentId: string;
+  readonly name: string;
+  readonly passphrase: string;
+}
+
+export interface SlipsAnswer {
+  readonly class: ClassName;
+  readonly slips: readonly Slip[];
+}

@@ -1,0 +1,42 @@
+import type { DrillVerdict, Skill } from '@green-beam/core';
+
+export interface DrillsAnswer {
+  readonly drills: readonly {
+    readonly kind: string;
+    readonly name: string;
+    readonly about: string;
+    readonly skill: Skill;
+  }[];
+}
+
+export interface DrillAttemptAnswer {
+  readonly id: string;
+  readonly text: string;
+  readonly unit: string;
+  readonly verdict: DrillVerdict;
+  readonly triesLeft: number;
+  /** Told only once the item is finished. */
+  readonly solution: {
+    readonly text: string;
+    readonly unit: string;
+    readonly working: readonly string[];
+  } | null;
+}
+
+export interface DrillAnswer {
+  readonly id: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly prompt: string;
+  readonly given: readonly string[];
+  readonly unitChoices: readonly string[];
+  readonly attempts: readonly DrillAttemptAnswer[];
+  readonly triesLeft: number;
+}
+
+export interface CalculationAnswer {
+  readonly id: string;
+  readonly expression: string;
+  readonly result: string;
+  readonly keeper: string;
+}

@@ -1,0 +1,62 @@
+import type { Conventions, Entry, Investigation } from '@green-beam/core';
+import type { ClassName } from './session';
+import type { CalculationAnswer } from './figures';
+
+export interface LogbookLine {
+  readonly investigationId: string;
+  readonly title: string;
+  readonly object: string;
+  /** Null until somebody has opened it. */
+  readonly logbookId: string | null;
+  readonly readers: readonly string[];
+  readonly completeTrials: number;
+  readonly trialsWanted: number;
+  readonly resultText: string | null;
+  readonly resultSymbol: string;
+  /** True once it was handed in. */
+  readonly handedIn: boolean;
+}
+
+export interface LogbooksAnswer {
+  readonly logbooks: readonly LogbookLine[];
+}
+
+export interface LogbookAnswer {
+  readonly id: string;
+  readonly investigation: Investigation;
+  readonly conventions: Conventions;
+  readonly readers: readonly string[];
+  /** In the order in which they arrived. */
+  readonly entries: readonly Entry[];
+  /** The last of them, by its number: later ones are asked for after it. */
+  readonly last: number;
+  /** Calculations that were kept here, in the order in which they were. */
+  readonly calculations: readonly CalculationAnswer[];
+  readonly mayWrite: boolean;
+}
+
+/** Entries that arrived after a number. */
+export interface EntriesAnswer {
+  readonly entries: readonly Entry[];
+  readonly last: number;
+}
+
+export interface EntryAnswer {
+  readonly entry: Entry;
+}
+
+export interface InvestigationLine {
+  readonly id: string;
+  readonly version: number;
+  readonly retired: boolean;
+  readonly body: Investigation;
+  /** Logbooks that were opened for any of its versions. */
+  readonly logbooks: readonly LogbookLine[];
+}
+
+export interface InvestigationsAnswer {
+  readonly class: ClassName;
+  readonly investigations: readonly InvestigationLine[];
+  /** Those that come with the app. */
+  readonly readyMade: readonly Investigation[];
+}

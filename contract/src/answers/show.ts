@@ -1,0 +1,41 @@
+import type { Picture, SchoolsView } from '@green-beam/core';
+
+/** What a class is shown, as far as a student may know. */
+export interface ShowLine {
+  readonly id: string;
+  readonly kind: string;
+  readonly instrumentName: string;
+  readonly modelName: string;
+  /** How a real station is labelled; null for a drawn one. */
+  readonly tag: string | null;
+}
+
+export interface ShowAnswer {
+  readonly show: ShowLine | null;
+}
+
+export interface ShownAnswer {
+  readonly name: string;
+  readonly text: string;
+  readonly unit: string;
+  readonly value: number | null | undefined;
+  readonly right: boolean;
+  readonly causes: readonly string[];
+}
+
+/** What a class is shown, with its key. */
+export interface StaffShow extends ShowLine {
+  readonly question: string;
+  readonly picture: Picture;
+  readonly text: string;
+  readonly unit: string;
+  readonly accepted: readonly [low: number, high: number];
+  readonly division: number;
+  readonly buildUp: readonly string[];
+  readonly schools: readonly SchoolsView[];
+  readonly answers: readonly ShownAnswer[];
+}
+
+export interface StaffShowAnswer {
+  readonly show: StaffShow | null;
+}

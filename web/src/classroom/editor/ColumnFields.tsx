@@ -1,0 +1,91 @@
+import { instruments, type Column, type KitItem } from '@green-beam/core';
+import { ChoiceField, TextField } from '../../ui/fields';
+
+const columnKinds = [
+  ['measured', 'read from an instrument'],
+  ['derived', 'a formula'],
+  ['count', 'a count'],
+  ['clock', 'a time of day'],
+] as const;
+
+export function ColumnFields({
+  column,
+  kit,
+  set,
+}: {
+  readonly column: Column;
+  readonly kit: readonly KitItem[];
+  readonly set: (column: Column) => void;
+}) {
+  const unitOfTag = (tag: string) => {
+    const item = kit.find((own) => own.tag === tag);
+    return (
+      instruments.find(({ kind }) => kind === item?.kind)?.models.find(({ id }) => id === item?.model)
+        ?.unit ?? ''
+    );
+  };
+  const { key, heading, symbol } = column;
+  const head = { key, heading, symbol };
+  const unit = column.kind === 'clock' ? '' : column.unit;
+  const turn: Record<Column['kind'], () => Column> = {
+    measured: () => ({
+      ...head,
+      kind: 'measured',
+      unit: unitOfTag(kit[0]?.tag ?? ''),
+      tag: kit[0]?.tag ?? '',
+    }),
+    derived: () => ({ ...head, kind: 'derived', unit, formula: '', by: 'app' }),
+    count: () => ({ ...head, kind: 'count', unit: '' }),
+    clock: () => ({ ...head, kind: 'clock' }),
+  };
+  return (
+    <div className="grid gap-3 sm:grid-cols-[1fr_7rem_7rem_11rem]">
+      <TextField label="Heading" value={heading} onChange={(text) => set({ ...column, heading: text })} />
+      <TextField
+        label="Name in formulas"
+        mono
+        value={key}
+        onChange={(text) => set({ ...column, key: text })}
+      />
+      <TextField label="Symbol" value={symbol} onChange={(text) => set({ ...column, symbol: text })} />
+      <ChoiceField
+        label="Kind"
+        value={column.kind}
+        choices={columnKinds}
+        onChange={(kind) => set(turn[kind as Column['kind']]())}
+      />
+      {column.kind === 'measured' && (
+        <ChoiceField
+          label="Read on"
+          value={column.tag}
+          choices={kit.map(({ tag }) => [tag, tag] as const)}
+          onChange={(tag) => set({ ...column, tag, unit: unitOfTag(tag) })}
+        />
+      )}
+      {column.kind === 'derived' && (
+        <>
+          <TextField
+            label="Formula"
+            mono
+            value={column.formula}
+            onChange={(formula) => set({ ...column, formula })}
+          />
+          <TextField label="Unit" value={column.unit} onChange={(text) => set({ ...column, unit: text })} />
+          <ChoiceField
+            label="Worked by"
+            value={column.by}
+            choices={[
+              ['app', 'Green Beam'],
+              ['student', 'the student, and checked'],
+            ]}
+            onChange={(by) => set({ ...column, by: by as 'app' | 'student' })}
+            className="sm:col-span-2"
+          />
+        </>
+      )}
+      {column.kind === 'count' && (
+        <TextField label="Unit" value={column.unit} onChange={(text) => set({ ...column, unit: text })} />
+      )}
+    </div>
+  );
+}

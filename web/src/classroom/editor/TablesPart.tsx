@@ -1,0 +1,47 @@
+import type { Column, Table } from '@green-beam/core';
+import { ListField, TextField } from '../../ui/fields';
+import { ColumnFields } from './ColumnFields';
+import type { Part } from './part';
+
+export function TablesPart({ body, change }: Part) {
+  return (
+    <ListField<Table>
+      title="Tables"
+      one="table"
+      items={body.tables}
+      blank={{ key: `table${body.tables.length + 1}`, title: 'Trials', trials: 3, columns: [] }}
+      onChange={(tables) => change({ tables })}
+    >
+      {(table, set) => (
+        <div className="flex flex-col gap-3">
+          <div className="grid gap-3 sm:grid-cols-[1fr_8rem]">
+            <TextField label="Title" value={table.title} onChange={(title) => set({ title })} />
+            <TextField
+              label="Trials wanted"
+              value={String(table.trials)}
+              onChange={(text) => set({ trials: Number(text.replace(/\D/g, '')) || 0 })}
+            />
+          </div>
+          <div className="border-l-2 border-rule pl-4">
+            <ListField<Column>
+              title={`Columns of ${table.title.toLowerCase()}`}
+              one="column"
+              items={table.columns}
+              blank={{
+                kind: 'measured',
+                key: '',
+                heading: '',
+                symbol: '',
+                unit: '',
+                tag: body.kit[0]?.tag ?? '',
+              }}
+              onChange={(columns) => set({ columns })}
+            >
+              {(column, _, replace) => <ColumnFields column={column} kit={body.kit} set={replace} />}
+            </ListField>
+          </div>
+        </div>
+      )}
+    </ListField>
+  );
+}

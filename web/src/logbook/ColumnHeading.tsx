@@ -1,0 +1,31 @@
+import { unitOf, type Column, type Table } from '@green-beam/core';
+import { Symbol } from '../ui/Symbol';
+
+export const trialRem = 7;
+
+export const columnRem = (column: Column): number =>
+  column.kind !== 'derived' ? 10.2 : column.by === 'student' ? 9 : 6.5;
+
+export const widthOf = ({ columns }: Table): number =>
+  columns.reduce((sum, column) => sum + columnRem(column), trialRem);
+
+export function ColumnHeading({ column }: { readonly column: Column }) {
+  const unit = column.kind === 'clock' ? 'h:min' : unitOf(column);
+  return (
+    <th scope="col" className="py-2 pr-3 font-bold break-words">
+      {column.heading}
+      <span className="block font-normal">
+        <Symbol text={column.symbol} />
+        {unit !== '' && ` in ${unit}`}
+        {column.kind === 'measured' && (
+          <span className="ml-2 rounded-sm border border-rule bg-white px-1 font-mono text-sm">
+            {column.tag}
+          </span>
+        )}
+        {column.kind === 'derived' && column.by === 'student' && (
+          <span className="ml-2 text-sm text-soft">worked by you</span>
+        )}
+      </span>
+    </th>
+  );
+}

@@ -1,0 +1,149 @@
+import {
+  besides,
+  checkWorked,
+  valuesOf,
+  type Cell,
+  type Derived,
+  type Table,
+  type Trial,
+} from '@green-beam/core';
+import clsx from 'clsx';
+import { memo } from 'react';
+import { Figure } from '../ui/Figure';
+import { saidIn, type Book, type Writing } from './book';
+import { EmptyCell } from './EmptyCell';
+import { TrialMenu } from './TrialMenu';
+import { WrittenCell } from './WrittenCell';
+
+interface RowProps {
+  readonly number: number;
+  readonly answer: Book['answer'];
+  readonly table: Table;
+  readonly trial: Trial | undefined;
+  readonly cells: readonly (Cell | undefined)[];
+  readonly waiting: string;
+  readonly besideKey: string;
+  readonly book: { readonly current: Book };
+  readonly next: boolean;
+  readonly write: (writing: Writing) => void;
+  readonly onBlock: (text: string, trial: number, column: string) => void;
+  readonly onRun: (trial: number, text: string) => void;
+}
+
+const sameCell = (a: Cell | undefined, b: Cell | undefined): boolean =>
+  a?.current.id === b?.current.id && a?.struck.length === b?.struck.length && a?.collided === b?.collided;
+
+/** One trial. Cells are made anew at every turn, so they are compared by what stands in them. */
+export const TrialRow = memo(DrawnRow, ({ cells: before, ...old }, { cells: now, ...fresh }) => {
+  const keys = Object.keys(fresh) as (keyof typeof fresh)[];
+  return keys.every((key) => old[key] === fresh[key]) && now.every((cell, at) => sameCell(before[at], cell));
+});
+
+function DrawnRow({
+  number,
+  answer,
+  table,
+  trial,
+  cells,
+  waiting,
+  book,
+  next,
+  write,
+  onBlock,
+  onRun,
+}: RowProps) {
+  const waitingCells = waiting.split(',');
+  const standing = trial?.standing ?? 'counts';
+  return (
+    <tr
+      data-index={number - 1}
+      className={clsx(
+        'isolate relative border-b border-rule align-top',
+        standing !== 'counts' && 'bg-rule/30',
+      )}
+    >
+      <th scope="row" className="py-2 pr-3 text-left font-normal">
+        <span className="whitespace-nowrap">
+          <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
+          {(trial || answer.mayWrite) && (
+            <TrialMenu book={book.current} table={table.key} number={number} trial={trial} />
+          )}
+        </span>
+        {standing !== 'counts' && (
+          <span className="block text-sm text-soft">
+            {standing}: {trial?.reason}
+          </span>
+        )}
+        <Said book={book.current} table={table.key} number={number} />
+      </th>
+      {table.columns.map((column, at) => {
+        const cell = cells[at];
+        const verdict =
+          column.kind === 'derived' && cell
+            ? checkWorked(
+                cell.current.text,
+                column,
+                trial?.derived[column.key],
+                trial ? valuesOf(trial) : {},
+                answer.conventions,
+              )
+            : null;
+        return (
+          <td key={column.key} data-row={number} data-col={at} className="py-1.5 pr-3">
+            {column.kind === 'derived' && column.by === 'app' ? (
+              <DerivedCell cell={trial?.derived[column.key]} />
+            ) : cell ? (
+              <WrittenCell
+                {...{ answer, cell, column, verdict, write }}
+                waits={waitingCells[at] === 'true'}
+              />
+            ) : (
+              <EmptyCell {...{ answer, column, next, write, onBlock, onRun }} trial={number} />
+            )}
+          </td>
+        );
+      })}
+    </tr>
+  );
+}
+
+/** Remarks, photographs and abandoned runs of a trial, under its number. */
+function Said({
+  book,
+  table,
+  number,
+}: {
+  readonly book: Book;
+  readonly table: string;
+  readonly number: number;
+}) {
+  const remark = saidIn(book.table, number, besides.remark(table)).at(-1)?.text;
+  const runs = saidIn(book.table, number, besides.run(table));
+  const photos = saidIn(book.table, number, besides.photo(table));
+  return (
+    <>
+      {remark && <span className="block max-w-40 text-sm text-soft">{remark}</span>}
+      {runs.length > 0 && (
+        <span className="block text-sm text-soft">abandoned: {runs.map(({ text }) => text).join(', ')}</span>
+      )}
+      {photos.map(({ id, text }, at) => (
+        <a key={id} href={`/api/logbooks/${book.answer.id}/photos/${text}`} target="_blank" rel="noreferrer">
+          <img
+            src={`/api/logbooks/${book.answer.id}/photos/${text}`}
+            alt={`Photograph ${at + 1} of trial ${number}`}
+            className="mt-1 size-16 border border-rule object-cover"
+          />
+        </a>
+      ))}
+    </>
+  );
+}
+
+function DerivedCell({ cell }: { readonly cell: Derived | undefined }) {
+  if (cell?.state === 'refused') return <p className="py-1.5 text-sm text-vermilion">{cell.reason}</p>;
+  return (
+    <p className="py-1.5 text-lg">
+      {cell?.state === 'reckoned' ? <Figure text={cell.text} /> : <span className="text-soft">–</span>}
+    </p>
+  );
+}
