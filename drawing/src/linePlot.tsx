@@ -11,6 +11,7 @@ export function LinePlot({
   yWords,
   asked,
   throughOrigin,
+  each,
 }: {
   readonly points: readonly { readonly trial: number; readonly x: number; readonly y: number }[];
   readonly line: Line;
@@ -24,6 +25,8 @@ export function LinePlot({
     readonly sd: number;
   } | null;
   readonly throughOrigin: boolean;
+  /** How uncertain a point is by its own readings, along x and y. */
+  readonly each: { readonly x: number; readonly y: number };
 }) {
   const origin = throughOrigin ? [0] : [];
   const xDomain = roomFor([...points.map(({ x }) => x), ...origin, ...(asked ? [asked.x] : [])]);
@@ -52,6 +55,15 @@ export function LinePlot({
               stroke={ink.water}
               strokeWidth={1.8}
             />
+            {points.map((point) => (
+              <path
+                key={point.trial}
+                className="bar"
+                d={`M${x(point.x - each.x)} ${y(point.y)} H${x(point.x + each.x)} M${x(point.x)} ${y(point.y - each.y)} V${y(point.y + each.y)}`}
+                stroke={ink.ink}
+                strokeOpacity={0.7}
+              />
+            ))}
             {points.map((point) => (
               <circle key={point.trial} cx={x(point.x)} cy={y(point.y)} r={5} fill={ink.ink} />
             ))}

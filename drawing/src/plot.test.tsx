@@ -20,8 +20,20 @@ describe('roomFor', () => {
 });
 
 describe('trials as dots', () => {
-  const dots = (values: readonly { trial: number; value: number; counts: boolean }[]) =>
-    draw(<TrialDots values={values} mean={8.5} spread={0.1} accepted={8.8} words="density in g/cm³" />);
+  const dots = (
+    values: readonly { trial: number; value: number; counts: boolean }[],
+    each: number | null = null,
+  ) =>
+    draw(
+      <TrialDots
+        values={values}
+        mean={8.5}
+        spread={0.1}
+        accepted={8.8}
+        each={each}
+        words="density in g/cm³"
+      />,
+    );
 
   it('has a dot for each that counts and a cross for each that does not, within the frame', () => {
     const markup = dots([
@@ -37,6 +49,16 @@ describe('trials as dots', () => {
     expect(markup).toContain('l10 10 m0 -10 l-10 10');
     expect(markup).toContain('density in g/cm³');
     expect(markup).toContain('accepted');
+  });
+
+  it('draws how uncertain each is, where the class writes it, and makes room for it', () => {
+    const one = [{ trial: 1, value: 8.5, counts: true }];
+    expect(dots(one)).not.toContain('class="bar"');
+    const [, low, high] = /class="bar" d="M[\d.]+ ([\d.]+) V([\d.]+)/.exec(dots(one, 0.5))?.map(Number) ?? [];
+    const middle = all(dots(one, 0.5), 'circle', 'cy')[0] ?? NaN;
+    expect((low ?? NaN) - middle).toBeCloseTo(middle - (high ?? NaN), 6);
+    expect(high).toBeGreaterThan(0);
+    expect(low).toBeLessThan(plotSize.height);
   });
 
   it('says what it shows to whoever does not see it', () => {
@@ -62,6 +84,7 @@ describe('a line with its band', () => {
         yWords="depth in mm"
         asked={asked}
         throughOrigin={false}
+        each={{ x: 0, y: 0.5 }}
       />,
     );
 

@@ -7,6 +7,7 @@ export function TrialDots({
   mean,
   spread,
   accepted,
+  each,
   words,
 }: {
   readonly values: readonly { readonly trial: number; readonly value: number; readonly counts: boolean }[];
@@ -14,6 +15,8 @@ export function TrialDots({
   /** Standard deviation; null for one trial. */
   readonly spread: number | null;
   readonly accepted: number | null;
+  /** How uncertain each is by its readings and instruments; null where the class writes no ±. */
+  readonly each: number | null;
   /** Quantity and unit. */
   readonly words: string;
 }) {
@@ -23,7 +26,10 @@ export function TrialDots({
     <Plot
       label={`${values.length} trials of ${words}; mean ${mean.toPrecision(4)}${spread === null ? '' : `, standard deviation ${spread.toPrecision(2)}`}`}
       x={['trial', [0.5, last + 0.5]]}
-      y={[words, roomFor([...values.map(({ value }) => value), ...ends])]}
+      y={[
+        words,
+        roomFor([...values.flatMap(({ value }) => [value - (each ?? 0), value + (each ?? 0)]), ...ends]),
+      ]}
     >
       {(x, y) => (
         <>
@@ -69,6 +75,16 @@ export function TrialDots({
               </text>
             </>
           )}
+          {each !== null &&
+            values.map(({ trial, value }) => (
+              <path
+                key={trial}
+                className="bar"
+                d={`M${x(trial)} ${y(value - each)} V${y(value + each)} M${x(trial) - 5} ${y(value - each)} h10 M${x(trial) - 5} ${y(value + each)} h10`}
+                stroke={ink.ink}
+                strokeOpacity={0.55}
+              />
+            ))}
           {values.map(({ trial, value, counts }) =>
             counts ? (
               <circle key={trial} cx={x(trial)} cy={y(value)} r={5.5} fill={ink.ink} />

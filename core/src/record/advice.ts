@@ -1,5 +1,5 @@
-import { stepFor, type Conventions, type Step } from '../conventions';
-import { clockSeconds, parseNumber } from '../figures';
+import { halfWidthFor, stepFor, type Conventions, type Step } from '../conventions';
+import { clockSeconds, Exact, parseNumber } from '../figures';
 import { instrumentOf, modelOf, type Model as Make } from '../instruments';
 import { kitOf, type Column, type Investigation, type MeasuredColumn } from './investigation';
 
@@ -19,6 +19,24 @@ export function readAs(
     tag: item.tag,
   });
   return { make, step };
+}
+
+/** The half-width of a reading of a column, in its unit; 0 for what is counted or derived. */
+export function halfWidthOf(column: Column, investigation: Investigation, conventions: Conventions): number {
+  if (column.kind === 'clock') return 0.5;
+  if (column.kind !== 'measured') return 0;
+  const { make } = readAs(column, investigation, conventions);
+  return halfWidthFor(
+    conventions,
+    {
+      kind: kitOf(investigation, column.tag).kind,
+      model: make.id,
+      division: make.division,
+      reads: make.reads,
+      tag: column.tag,
+    },
+    new Exact(make.tolerance),
+  ).toNumber();
 }
 
 /**

@@ -1,8 +1,9 @@
-import { halfWidthFor, type Conventions } from '../conventions';
-import { Exact, type Quantity } from '../figures';
+import type { Conventions } from '../conventions';
+import type { Exact, Quantity } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { parseProduct } from '../units';
 import { inBase, termOf, type Component, type Input, type Term } from '../uncertainty';
+import { halfWidthOf } from './advice';
 import { named, parsedFormula, type Named } from './formula';
 import {
   kitOf,
@@ -132,7 +133,7 @@ export class Inputs {
       components.push({
         source: `reading ${lower(column.heading)}`,
         kind: 'reading',
-        size: asStandard(0.5, conventions) * base,
+        size: asStandard(halfWidthOf(column, this.material.investigation, conventions), conventions) * base,
       });
     if (column.kind === 'measured') {
       components.push(...this.#instrumentParts(name, column, value, base));
@@ -145,15 +146,7 @@ export class Inputs {
   #instrumentParts(name: string, column: MeasuredColumn, value: Exact, base: number): Component[] {
     const { investigation, conventions } = this.material;
     const item = kitOf(investigation, column.tag);
-    const model = modelOf(instrumentOf(item.kind), item.model);
-    const scale = {
-      kind: item.kind,
-      model: item.model,
-      division: model.division,
-      reads: model.reads,
-      tag: item.tag,
-    };
-    const half = halfWidthFor(conventions, scale, new Exact(model.tolerance)).toNumber();
+    const half = halfWidthOf(column, investigation, conventions);
     const apart =
       name === column.key ? lower(column.heading) : name.replace(column.key, lower(column.heading));
     const bound = (source: string, kind: Component['kind'], size: number): Component => ({

@@ -6,10 +6,12 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
-import { download } from '../ui/download';
+import { download, fileName } from '../ui/download';
+import { FileChoice } from '../ui/FileChoice';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { About } from './editor/About';
 import { KitPart } from './editor/KitPart';
+import { ModelPart } from './editor/ModelPart';
 import { QuestionsPart } from './editor/QuestionsPart';
 import { ResultsPart } from './editor/ResultsPart';
 import { StepsPart } from './editor/StepsPart';
@@ -68,6 +70,7 @@ function Editor({ classId, name, start, replaces, version }: Props) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [draft, setDraft] = useDraft(name);
+  const [reads, setReads] = useState(0);
   const [fileProblems, setFileProblems] = useState<readonly InvestigationProblem[]>([]);
   const body = bodyOf(draft) ?? start;
   const change = (part: Partial<Investigation>) => setDraft(JSON.stringify({ ...body, ...part }));
@@ -82,11 +85,12 @@ function Editor({ classId, name, start, replaces, version }: Props) {
       void navigate(`/class/${classId}/investigations`);
     },
   });
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     const result = readInvestigation(await file.text());
     setFileProblems(result.ok ? [] : result.problems);
-    if (result.ok) setDraft(JSON.stringify(result.investigation));
+    if (!result.ok) return;
+    setDraft(JSON.stringify(result.investigation));
+    setReads((before) => before + 1);
   };
   return (
     <Page
@@ -97,26 +101,27 @@ function Editor({ classId, name, start, replaces, version }: Props) {
         <Button look="main" disabled={!checked.ok || keep.isPending} onClick={() => keep.mutate()}>
           Set this work
         </Button>
-        <label className="cursor-pointer underline decoration-edge underline-offset-4 focus-within:outline-3 focus-within:outline-water">
-          Read a file
-          <input
-            type="file"
-            accept=".json,application/json"
-            className="sr-only"
-            onChange={(event) => {
-              const { currentTarget } = event;
-              void read(currentTarget.files?.[0]).then(() => (currentTarget.value = ''));
-            }}
-          />
-        </label>
+        <FileChoice label="Read a file" accept=".json,application/json" onFile={read} />
         <Button
           look="quiet"
-          onClick={() => download('investigation.json', 'application/json', JSON.stringify(body, null, 2))}
+          onClick={() =>
+            download(
+              `${fileName(body.title) || 'investigation'}.json`,
+              'application/json',
+              JSON.stringify(body, null, 2),
+            )
+          }
         >
           Save as a file
         </Button>
         {draft !== '' && (
-          <Button look="quiet" onClick={() => setDraft('')}>
+          <Button
+            look="quiet"
+            onClick={() => {
+              setDraft('');
+              setReads((before) => before + 1);
+            }}
+          >
             Begin again from {start.title === '' ? 'nothing' : 'what it was'}
           </Button>
         )}
@@ -131,11 +136,13 @@ function Editor({ classId, name, start, replaces, version }: Props) {
           {sentenceFor(keep.error)}
         </p>
       )}
-      <div className="flex max-w-[64rem] flex-col gap-8">
+      {/* Fields that hold what was typed begin again when a file is read. */}
+      <div key={reads} className="flex max-w-[64rem] flex-col gap-8">
         <About body={body} change={change} />
         <KitPart body={body} change={change} />
         <StepsPart body={body} change={change} />
         <TablesPart body={body} change={change} />
+        <ModelPart body={body} change={change} />
         <ResultsPart body={body} change={change} />
         <QuestionsPart body={body} change={change} />
       </div>

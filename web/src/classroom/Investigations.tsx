@@ -4,7 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
-import { download } from '../ui/download';
+import { download, fileName } from '../ui/download';
 import { Stated } from '../ui/Figure';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { Symbol } from '../ui/Symbol';
@@ -91,7 +91,7 @@ function Set({ classId, line }: { readonly classId: string; readonly line: Inves
         <Button
           look="quiet"
           onClick={() =>
-            download(`${fileName(body)}.json`, 'application/json', JSON.stringify(body, null, 2))
+            download(`${fileName(body.title)}.json`, 'application/json', JSON.stringify(body, null, 2))
           }
         >
           Save as a file
@@ -166,5 +166,3 @@ function Ready({
     </>
   );
 }
-
-const fileName = ({ title }: Investigation): string => title.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();

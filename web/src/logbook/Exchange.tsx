@@ -1,7 +1,8 @@
 import { csvIn, csvOf, jsonOf } from '@green-beam/core';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { Button } from '../ui/Button';
-import { download } from '../ui/download';
+import { download, fileName } from '../ui/download';
+import { FileChoice } from '../ui/FileChoice';
 import { BlockDialog, type Block } from './BlockDialog';
 import type { Book } from './book';
 
@@ -9,8 +10,7 @@ import type { Book } from './book';
 export function Exchange({ book }: { readonly book: Book }) {
   const { investigation, conventions, mayWrite } = book.answer;
   const [block, setBlock] = useState<Block | null>(null);
-  const inputId = useId();
-  const name = investigation.title.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+  const name = fileName(investigation.title);
   return (
     <section aria-label="Data out and in" className="no-print border-t border-rule pt-3">
       <h2 className="mb-2">Data out and in</h2>
@@ -26,23 +26,16 @@ export function Exchange({ book }: { readonly book: Book }) {
               “{table.title}” as CSV
             </Button>
             {mayWrite && (
-              <label className="cursor-pointer underline decoration-edge underline-offset-4 focus-within:outline-3 focus-within:outline-water">
-                Read a CSV into “{table.title}”
-                <input
-                  id={`${inputId}${table.key}`}
-                  type="file"
-                  accept=".csv,text/csv"
-                  className="sr-only"
-                  onChange={async (event) => {
-                    const { currentTarget } = event;
-                    const file = currentTarget.files?.[0];
-                    if (!file) return;
-                    const read = csvIn(await file.text(), table, investigation, book.table, conventions);
-                    setBlock({ title: `${file.name} into “${table.title}”`, ...read });
-                    currentTarget.value = '';
-                  }}
-                />
-              </label>
+              <FileChoice
+                label={`Read a CSV into “${table.title}”`}
+                accept=".csv,text/csv"
+                onFile={async (file) =>
+                  setBlock({
+                    title: `${file.name} into “${table.title}”`,
+                    ...csvIn(await file.text(), table, investigation, book.table, conventions),
+                  })
+                }
+              />
             )}
           </span>
         ))}

@@ -1,4 +1,4 @@
-import { columnOf, unitOf, xWhere, yAt, type Column, type Result } from '@green-beam/core';
+import { columnOf, halfWidthOf, unitOf, xWhere, yAt, type Column, type Result } from '@green-beam/core';
 import { LinePlot, TrialDots } from '@green-beam/drawing';
 import type { Book } from './book';
 import { SavedPlot } from './SavedPlot';
@@ -9,6 +9,8 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
   if (line && plan.kind === 'line') {
     const [x, y] = [plan.x, plan.y].map((key) => columnOf(book.answer.investigation, key)?.column);
     if (!x || !y) return null;
+    const { investigation, conventions } = book.answer;
+    const half = (column: Column) => halfWidthOf(column, investigation, conventions);
     const at = Number(plan.at ?? 0);
     const asked =
       plan.gives === 'slope'
@@ -28,6 +30,7 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
           xWords={words(x)}
           yWords={words(y)}
           throughOrigin={plan.throughOrigin}
+          each={{ x: half(x), y: half(y) }}
           asked={
             asked && {
               along: asked.along,
@@ -59,6 +62,7 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
         ]}
         mean={summary.mean.toNumber()}
         spread={summary.standardDeviation?.toNumber() ?? null}
+        each={result.uncertainty === null ? null : result.instrumentPart}
         accepted={plan.accepted ? Number(plan.accepted.value) : null}
         words={`${lower(plan.name)} in ${plan.unit}`}
       />

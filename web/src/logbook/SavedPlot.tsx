@@ -1,13 +1,13 @@
 import { useRef, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
-import { download } from '../ui/download';
+import { download, fileName } from '../ui/download';
 
 const enlarged = 2;
 
 /** A plot that can be taken away, as SVG or as PNG. */
 export function SavedPlot({ name, children }: { readonly name: string; readonly children: ReactNode }) {
   const place = useRef<HTMLDivElement>(null);
-  const file = name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+  const file = fileName(name);
   const markup = (): string | null => {
     const svg = place.current?.querySelector('svg');
     if (!svg) return null;

@@ -4,7 +4,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
-import { TextField } from '../ui/fields';
+import { CheckField, TextField } from '../ui/fields';
 import { said, type Book } from './book';
 import { sendPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
@@ -98,17 +98,14 @@ function StandingForm({ book, table, number, trial, onDone }: Part & { readonly 
 function SuppliedBox({ book, table, number }: Omit<Part, 'onDone'>) {
   const [supplied, set] = useState(() => isSupplied(book.answer.id, table, number));
   return (
-    <label className="flex gap-2">
-      <input
-        type="checkbox"
-        checked={supplied}
-        onChange={({ target: { checked } }) => {
-          setSupplied(book.answer.id, table, number, checked);
-          set(checked);
-        }}
-      />
-      What I write next in this trial was supplied by the teacher
-    </label>
+    <CheckField
+      label="What I write next in this trial was supplied by the teacher"
+      checked={supplied}
+      onChange={(checked) => {
+        setSupplied(book.answer.id, table, number, checked);
+        set(checked);
+      }}
+    />
   );
 }
 

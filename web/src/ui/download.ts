@@ -8,3 +8,10 @@ export function download(name: string, type: string, content: string | Blob): vo
   // The browser takes the file in its own time.
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
+
+/** A title as the name of a file: letters and digits, joined by hyphens. */
+export const fileName = (title: string): string =>
+  title
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase();

@@ -71,6 +71,26 @@ export function ChoiceField({
   );
 }
 
+/** A labelled box to tick. */
+export function CheckField({
+  label,
+  checked,
+  onChange,
+  className,
+}: {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly onChange: (checked: boolean) => void;
+  readonly className?: string;
+}) {
+  return (
+    <label className={clsx('flex items-center gap-2 self-end py-1.5', className)}>
+      <input type="checkbox" checked={checked} onChange={({ target }) => onChange(target.checked)} />
+      {label}
+    </label>
+  );
+}
+
 /** A list whose items can be added, moved and taken away. */
 export function ListField<T>({
   title,

@@ -1,5 +1,6 @@
 import type { Investigation } from '@green-beam/core';
 import { ChoiceField, TextField } from '../../ui/fields';
+import { BandsField } from './BandsField';
 import type { Part } from './part';
 
 export function About({ body, change }: Part) {
@@ -39,6 +40,7 @@ export function About({ body, change }: Part) {
         ]}
         onChange={(value) => change({ secondLook: value as Investigation['secondLook'] })}
       />
+      <BandsField bands={body.bands} onChange={(bands) => change({ bands })} />
     </section>
   );
 }

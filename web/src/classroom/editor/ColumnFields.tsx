@@ -1,5 +1,5 @@
 import { instruments, type Column, type KitItem } from '@green-beam/core';
-import { ChoiceField, TextField } from '../../ui/fields';
+import { CheckField, ChoiceField, TextField } from '../../ui/fields';
 
 const columnKinds = [
   ['measured', 'read from an instrument'],
@@ -62,6 +62,22 @@ export function ColumnFields({
           onChange={(tag) => set({ ...column, tag, unit: unitOfTag(tag) })}
         />
       )}
+      {column.kind === 'measured' && (
+        <>
+          <TextField
+            label="Planned"
+            mono
+            value={column.planned ?? ''}
+            onChange={(text) => set({ ...column, planned: text === '' ? undefined : text })}
+          />
+          <CheckField
+            label="The same thing in all trials"
+            checked={column.carried ?? false}
+            onChange={(carried) => set({ ...column, carried: carried || undefined })}
+            className="sm:col-span-2"
+          />
+        </>
+      )}
       {column.kind === 'derived' && (
         <>
           <TextField
@@ -79,7 +95,11 @@ export function ColumnFields({
               ['student', 'the student, and checked'],
             ]}
             onChange={(by) => set({ ...column, by: by as 'app' | 'student' })}
-            className="sm:col-span-2"
+          />
+          <CheckField
+            label="More than nothing"
+            checked={column.rises ?? false}
+            onChange={(rises) => set({ ...column, rises: rises || undefined })}
           />
         </>
       )}

@@ -14,7 +14,7 @@ export function KitPart({ body, change }: Part) {
       onChange={(kit) => change({ kit })}
     >
       {(item, set) => (
-        <div className="grid gap-3 sm:grid-cols-[7rem_1fr_1fr_8rem]">
+        <div className="grid gap-3 sm:grid-cols-[7rem_1fr_1fr_8rem_8rem]">
           <TextField label="Tag" mono value={item.tag} onChange={(tag) => set({ tag })} />
           <ChoiceField
             label="Kind"
@@ -40,6 +40,12 @@ export function KitPart({ body, change }: Part) {
             mono
             value={item.offset ?? ''}
             onChange={(offset) => set({ offset: offset === '' ? undefined : offset })}
+          />
+          <TextField
+            label="Scale off by, %"
+            mono
+            value={item.scalePercent ?? ''}
+            onChange={(percent) => set({ scalePercent: percent === '' ? undefined : percent })}
           />
         </div>
       )}

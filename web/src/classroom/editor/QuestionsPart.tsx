@@ -1,5 +1,5 @@
 import { errorCauses, type AskedPrediction, type AskedQuestion } from '@green-beam/core';
-import { ChoiceField, ListField, TextField } from '../../ui/fields';
+import { CheckField, ChoiceField, ListField, TextField } from '../../ui/fields';
 import type { Part } from './part';
 
 export function QuestionsPart({ body, change }: Part) {
@@ -67,18 +67,15 @@ export function QuestionsPart({ body, change }: Part) {
         <ul className="grid gap-x-6 sm:grid-cols-2">
           {errorCauses.map(({ code, cause }) => (
             <li key={code}>
-              <label className="flex gap-2">
-                <input
-                  type="checkbox"
-                  checked={body.causes.includes(code)}
-                  onChange={({ target: { checked } }) =>
-                    change({
-                      causes: checked ? [...body.causes, code] : body.causes.filter((own) => own !== code),
-                    })
-                  }
-                />
-                {cause}
-              </label>
+              <CheckField
+                label={cause}
+                checked={body.causes.includes(code)}
+                onChange={(checked) =>
+                  change({
+                    causes: checked ? [...body.causes, code] : body.causes.filter((own) => own !== code),
+                  })
+                }
+              />
             </li>
           ))}
         </ul>
