@@ -100,10 +100,8 @@ test('a logbook of 200 trials and 12 columns, at a quarter of the speed', async 
       const cell = page.getByLabel(`Trial ${trial}, Mass ${column} in g`);
       await reach(page, cell);
       await cell.focus();
-      await page.waitForTimeout(300);
       for (const key of ['2', '0', '1', '.', '3']) typed.push(await toPaint(page, key));
       entered.push(await toPaint(page, 'Enter'));
-      await page.waitForTimeout(200);
     }
   }
   const row = (what: string, times: readonly number[]) => ({
@@ -127,38 +125,50 @@ test('a logbook of 200 trials and 12 columns, at a quarter of the speed', async 
 
 /** Scrolls down until a row of a long table is drawn. */
 async function reach(page: Page, target: Locator): Promise<void> {
-  for (let turn = 0; turn < 80 && (await target.count()) === 0; turn += 1) {
-    await page.mouse.wheel(0, 700);
-    await page.waitForTimeout(100);
-  }
+  await expect(async () => {
+    if ((await target.count()) === 0) await page.mouse.wheel(0, 700);
+    await expect(target).toBeAttached({ timeout: 200 });
+  }).toPass({ timeout: 60_000 });
   await target.scrollIntoViewIfNeeded();
 }
 
-/** Has the page note, for every key press, when the frame that shows it was drawn. */
+interface Noting {
+  /** Fulfilled with the milliseconds from the next key press to the frame that shows it. */
+  next: Promise<number>;
+}
+
+/** Has the page note, from now on, how long each key press takes to be shown. */
 const listen = (page: Page) =>
   page.evaluate(() => {
-    const noted: number[] = [];
-    Object.assign(window, { noted });
-    addEventListener(
-      'keydown',
-      ({ timeStamp }) =>
-        requestAnimationFrame(() => {
-          const { port1, port2 } = new MessageChannel();
-          port1.onmessage = () => noted.push(performance.now() - timeStamp);
-          port2.postMessage(null);
-        }),
-      { capture: true },
-    );
+    const noting = window as unknown as Noting;
+    const arm = () => {
+      noting.next = new Promise((resolve) =>
+        addEventListener(
+          'keydown',
+          ({ timeStamp }) =>
+            requestAnimationFrame(() => {
+              const { port1, port2 } = new MessageChannel();
+              port1.onmessage = () => resolve(performance.now() - timeStamp);
+              port2.postMessage(null);
+            }),
+          { capture: true, once: true },
+        ),
+      );
+    };
+    arm();
+    Object.assign(window, { arm });
   });
 
-/** Milliseconds from a key press to the frame that shows it. */
+/** Milliseconds from a key press to the frame that shows it; the page is left alone meanwhile. */
 async function toPaint(page: Page, key: string): Promise<number> {
-  const noted = () => page.evaluate(() => (window as unknown as { noted: number[] }).noted);
-  const before = (await noted()).length;
   await page.keyboard.press(key);
-  // The page is left alone until it has drawn.
-  await page.waitForTimeout(key === 'Enter' ? 2500 : 600);
-  return (await noted())[before] ?? NaN;
+  return page.evaluate(async () => {
+    const noted = await (window as unknown as Noting).next;
+    (window as unknown as { arm: () => void }).arm();
+    // What a press has set going is let finish before the next.
+    await new Promise((resolve) => requestIdleCallback(resolve, { timeout: 5000 }));
+    return noted;
+  });
 }
 
 async function post(

@@ -15,6 +15,7 @@ import {
 import type { SettingAnswer } from '@green-beam/contract';
 import type { Page } from '@playwright/test';
 import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
+import { handsAtRest, handsNow } from '../support/hands';
 import { settingShown } from '../support/reading';
 
 const lay = (page: Page, mode: 'Read' | 'Handle', name: string, model?: string): Promise<SettingAnswer> =>
@@ -57,14 +58,7 @@ test('the burette: a start that is noted, a tap that is feathered, a drop that i
     timeout: 60_000,
   });
   await shut();
-  const hands = async () => {
-    // The hands are stored once they rest.
-    await page.waitForTimeout(500);
-    return page.evaluate(() => {
-      const key = Object.keys(localStorage).find((name) => name.includes('/hands/')) ?? '';
-      return JSON.parse(localStorage.getItem(key) ?? '{}') as Record<string, number>;
-    });
-  };
+  const hands = () => handsAtRest(page) as Promise<{ level?: number; initial?: number }>;
   const delivered = ({ level = 0, initial = 0 }) =>
     asRead(
       'burette',
@@ -208,15 +202,6 @@ test('pipettes and flasks: run down to the ring, deliver, touch off; never by mo
   await right(page);
 });
 
-/** How far the surface stands above the ring, as the hands have left it. */
-const aboveRing = (page: Page): Promise<number> =>
-  page.evaluate(() => {
-    const key = Object.keys(localStorage).find(
-      (name) => name.includes('/hands/') && name.endsWith(location.pathname.slice(7)),
-    );
-    return (JSON.parse(localStorage.getItem(key ?? '') ?? '{}') as { aboveMm?: number }).aboveMm ?? NaN;
-  });
-
 /** Brings the eye level with its keys, a centimetre and then a millimetre at a time. */
 async function levelEye(page: Page, eyeMm: number): Promise<void> {
   await page.getByRole('slider', { name: 'Your eye' }).focus();
@@ -239,21 +224,25 @@ test('a pipette is run down to its ring, delivered and touched off; a flask is f
     const { eyeMm, markedExpel } = picture as RingPicture;
     await levelEye(page, eyeMm);
     for (let tries = 0; tries < 6; tries += 1) {
-      if (Math.abs(await aboveRing(page)) > 15) {
+      if (Math.abs((await handsNow(page)).aboveMm ?? NaN) > 15) {
         await page.getByRole('button', { name: run, exact: true }).click();
-        await expect.poll(async () => Math.abs(await aboveRing(page)), { intervals: [30] }).toBeLessThan(22);
+        await expect
+          .poll(async () => Math.abs((await handsNow(page)).aboveMm ?? NaN), { intervals: [30] })
+          .toBeLessThan(22);
       }
       await page.getByRole('button', { name: drops, exact: true }).click();
       await expect
-        .poll(async () => Math.abs(await aboveRing(page)), { intervals: [30], timeout: 40_000 })
+        .poll(async () => Math.abs((await handsNow(page)).aboveMm ?? NaN), {
+          intervals: [30],
+          timeout: 40_000,
+        })
         .toBeLessThan(0.8);
       await page.getByRole('button', { name: stop, exact: true }).click();
-      await page.waitForTimeout(500);
-      if (Math.abs(await aboveRing(page)) <= 0.6) break;
+      if (Math.abs((await handsAtRest(page)).aboveMm ?? NaN) <= 0.6) break;
       await page.getByRole('button', { name: again }).click();
-      await page.waitForTimeout(400);
+      await handsAtRest(page);
     }
-    expect(Math.abs(await aboveRing(page))).toBeLessThanOrEqual(0.6);
+    expect(Math.abs((await handsNow(page)).aboveMm ?? NaN)).toBeLessThanOrEqual(0.6);
     if (name === 'volumetric pipette') {
       await page.getByRole('button', { name: 'Deliver' }).click();
       await expect(page.getByText('It has run out.')).toBeVisible({ timeout: 15_000 });

@@ -9,6 +9,7 @@ import {
 } from '@green-beam/core';
 import { eyeY, riderX, rulerEyeX, thermometerEyeY } from '@green-beam/drawing';
 import type { Page } from '@playwright/test';
+import { handsAtRest, handsNow } from '../support/hands';
 import { baseUrl, expect, signInStudent, test } from '../support/people';
 import { instrumentNames, readRightly, settingShown } from '../support/reading';
 
@@ -85,16 +86,14 @@ test('a cylinder is filled to a mark, the last part by drops, and what is there 
   await expect(page.getByText(/not filled to the mark yet/)).toBeVisible();
   const { targetMl } = setting.picture as CylinderPicture;
   await page.getByRole('button', { name: 'Pour', exact: true }).click();
-  await page.waitForFunction(
-    (wanted) => {
-      const key = Object.keys(localStorage).find(
-        (name) => name.includes('/hands/') && name.endsWith(location.pathname.slice(7)),
-      );
-      return (JSON.parse(localStorage.getItem(key ?? '') ?? '{}') as { level?: number }).level! > wanted;
-    },
-    (targetMl ?? 0) * 0.985,
-  );
+  await expect
+    .poll(async () => (await handsNow(page)).level, { intervals: [30], timeout: 30_000 })
+    .toBeGreaterThan((targetMl ?? 0) * 0.985);
+  // Drop after drop falls, though nothing else moves.
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  const { level: poured = NaN } = await handsAtRest(page);
   await page.getByRole('button', { name: 'By drops' }).click();
+  await expect.poll(async () => (await handsNow(page)).level, { timeout: 20_000 }).toBeGreaterThan(poured);
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await page.getByRole('button', { name: 'Pour it out' }).click();
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveAttribute(

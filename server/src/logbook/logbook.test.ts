@@ -117,7 +117,7 @@ describe('what is written besides readings', () => {
     for (const body of [
       { trial: 20, column: '@standing pin', text: 'abandoned', reason: 'the count was lost' },
       { trial: 20, column: '@remark pin', text: 'A bubble clung to it. '.repeat(20) },
-      { trial: 0, column: '@answer start', text: 'False: any start will do.' },
+      { trial: 0, column: '@answer start', text: 'False: it may start where it likes.' },
       { trial: 0, column: '@prediction guess', text: '8.5' },
       { trial: 0, column: '@hand-in', text: 'handed in' },
     ])
