@@ -54,7 +54,7 @@ export function EmptyCell({ answer, trial, column, next, write, onBlock, onRun }
     onBlock(pasted, trial, column.key);
   };
   return (
-    <>
+    <div className="relative">
       <ReadingField
         aria-label={`Trial ${trial}, ${column.heading}${unitWords(column)}`}
         aria-describedby={advice ? adviceId : undefined}
@@ -85,11 +85,15 @@ export function EmptyCell({ answer, trial, column, next, write, onBlock, onRun }
         />
       )}
       {advice && (
-        <p id={adviceId} className="mt-1 text-sm text-brass">
+        // It hangs over what is below, so that nothing moves while one types.
+        <p
+          id={adviceId}
+          className="absolute top-full left-0 z-20 w-52 border border-brass-line bg-white px-2 py-1 text-sm text-brass"
+        >
           {advice}
         </p>
       )}
-    </>
+    </div>
   );
 }
 

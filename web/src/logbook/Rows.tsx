@@ -28,7 +28,7 @@ function LongRows({ count, children }: Props) {
   const rows = useWindowVirtualizer({
     count,
     estimateSize: () => usualHeight,
-    overscan: 4,
+    overscan: 2,
     scrollMargin: top,
   });
   const items = rows.getVirtualItems();

@@ -58,7 +58,7 @@ function DrawnRow({
     <tr
       data-index={number - 1}
       className={clsx(
-        'isolate relative border-b border-rule align-top',
+        'isolate relative focus-within:z-10 border-b border-rule align-top',
         standing !== 'counts' && 'bg-rule/30',
       )}
     >

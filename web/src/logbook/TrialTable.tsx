@@ -59,7 +59,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
         <Timer book={book} table={table} />
       )}
       <div
-        className="overflow-x-auto"
+        className="-mb-14 overflow-x-auto pb-14"
         {...(answer.mayWrite ? {} : { tabIndex: 0, role: 'group', 'aria-label': `Readings: ${table.title}` })}
       >
         {/* Widths are fixed, so that a key press lays out its own row and not the whole table. */}

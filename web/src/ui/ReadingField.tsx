@@ -18,7 +18,7 @@ export function ReadingField({ value, size = 'cell', className, ...input }: Prop
   const text = size === 'large' ? largeText(value.length) : 'text-lg';
   const box = size === 'large' ? 'px-1 py-1' : 'px-2 py-1.5';
   return (
-    <span className={clsx('relative block min-w-0', className)}>
+    <span className={clsx('relative block min-w-0 rounded-sm', size === 'cell' && 'bg-white/40', className)}>
       <span
         aria-hidden="true"
         className={clsx(
@@ -45,7 +45,7 @@ export function ReadingField({ value, size = 'cell', className, ...input }: Prop
         value={value}
         className={clsx(
           'relative w-full rounded-sm border-2 bg-transparent font-mono text-transparent caret-ink selection:bg-water/25 selection:text-transparent',
-          size === 'large' ? 'border-transparent border-b-ink rounded-b-none' : 'border-rule bg-white/40',
+          size === 'large' ? 'border-transparent border-b-ink rounded-b-none' : 'border-rule',
           text,
           box,
         )}
