@@ -107,6 +107,11 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
           <Means book={book} table={table} trials={trials} />
         </table>
       </div>
+      {answer.mayWrite && trials.length > 0 && (
+        <p className="mt-1 text-sm text-soft">
+          Press a reading to correct it. What was written before stays readable.
+        </p>
+      )}
       <BlockDialog
         block={block}
         onClose={() => setBlock(null)}

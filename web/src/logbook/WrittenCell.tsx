@@ -44,7 +44,7 @@ export function WrittenCell({ answer, cell, column, waits, verdict, write }: Pro
         </p>
       ))}
       <p className="flex flex-wrap items-baseline gap-x-2 text-lg">
-        <Figure text={current.text} />
+        {answer.mayWrite ? <Correction {...{ cell, column, write }} /> : <Figure text={current.text} />}
         <span className="text-xs text-soft" title={`${current.reader}, ${clock(current.writtenAt)}`}>
           {initials(current.reader)}
         </span>
@@ -53,7 +53,6 @@ export function WrittenCell({ answer, cell, column, waits, verdict, write }: Pro
           <span className="rounded-sm border border-rule bg-white px-1 font-mono text-xs">{otherTag}</span>
         )}
         {waits && <span className="text-xs text-brass">waits</span>}
-        {answer.mayWrite && <Correction {...{ cell, column, write }} />}
       </p>
       {collided && (
         <p className="text-sm text-vermilion">Two of you wrote this cell. Decide, then strike and rewrite.</p>
@@ -77,15 +76,16 @@ function Worked({ verdict }: { readonly verdict: DrillVerdict }) {
   );
 }
 
+/** The reading itself is what one presses to correct it. */
 function Correction({ cell: { current }, column, write }: Pick<Props, 'cell' | 'column' | 'write'>) {
   const [open, setOpen] = useState(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
-        className="ml-auto rounded-sm border border-rule bg-white px-1.5 text-sm text-soft hover:border-ink hover:text-ink"
+        className="-mx-1 rounded-sm px-1 hover:bg-white hover:outline-1 hover:outline-ink"
         aria-label={`Correct ${column.heading} of trial ${current.trial}, ${current.text}`}
       >
-        Correct
+        <Figure text={current.text} />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
