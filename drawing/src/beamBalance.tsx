@@ -8,6 +8,7 @@ import {
 } from '@green-beam/core';
 import { memo, type SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
+import { Lines, type Line } from './lines';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
@@ -135,6 +136,11 @@ const Frame = memo(function Frame({ bottom }: { readonly bottom: number }) {
 const Beam = memo(function Beam({ beam, y }: { readonly beam: BeamOf; readonly y: number }) {
   const { notch, top } = beam;
   const marks = notch === null ? 100 : top / notch;
+  const xAt = (mark: number) => riderX(beam, (mark / marks) * top);
+  const all = Array.from({ length: marks + 1 }, (_, mark) => mark);
+  const numbered = all.filter((mark) => notch !== null || mark % 10 === 0);
+  const down = (marked: readonly number[], length: number): readonly Line[] =>
+    marked.map((mark) => [xAt(mark), y, xAt(mark), y + length]);
   return (
     <g>
       <rect
@@ -147,37 +153,36 @@ const Beam = memo(function Beam({ beam, y }: { readonly beam: BeamOf; readonly y
         stroke={ink.metalEdge}
       />
       <rect x={beamFrom} y={y + 2} width={beamTo - beamFrom} height={4} fill="#eef3f1" />
-      {Array.from({ length: marks + 1 }, (_, at) => {
-        const grams = (at / marks) * top;
-        const x = riderX(beam, grams);
-        const numbered = notch !== null || at % 10 === 0;
-        const length = notch !== null ? 14 : at % 10 === 0 ? 20 : at % 5 === 0 ? 15 : 9;
-        return (
-          <g key={at}>
-            {notch === null ? (
-              <line
-                x1={x}
-                x2={x}
-                y1={y}
-                y2={y + length}
-                stroke={ink.ink}
-                strokeWidth={at % 10 === 0 ? 1.4 : 1}
-              />
-            ) : (
-              <path
-                d={`M${x - 7} ${y - 0.5} L${x} ${y + 10} L${x + 7} ${y - 0.5}`}
-                fill={ink.bench}
-                stroke={ink.metalEdge}
-              />
-            )}
-            {numbered && (
-              <text x={x} y={y + 39} textAnchor="middle" fill={ink.ink} fontWeight={600}>
-                {Number(grams.toFixed(1))}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {notch === null ? (
+        <>
+          <Lines lines={down(numbered, 20)} strokeWidth={1.4} />
+          <Lines
+            lines={[
+              ...down(
+                all.filter((mark) => mark % 10 === 5),
+                15,
+              ),
+              ...down(
+                all.filter((mark) => mark % 5 !== 0),
+                9,
+              ),
+            ]}
+          />
+        </>
+      ) : (
+        <path
+          d={all.map((mark) => `M${xAt(mark) - 7} ${y - 0.5}l7 10.5l7 -10.5`).join('')}
+          fill={ink.bench}
+          stroke={ink.metalEdge}
+        />
+      )}
+      <text y={y + 39} textAnchor="middle" fill={ink.ink} fontWeight={600}>
+        {numbered.map((mark) => (
+          <tspan key={mark} x={xAt(mark)}>
+            {Number(((mark / marks) * top).toFixed(1))}
+          </tspan>
+        ))}
+      </text>
       <text
         x={beamTo - 4}
         y={y + beamHeight + 16}

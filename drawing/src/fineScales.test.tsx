@@ -40,6 +40,12 @@ const places = (markup: string, name: string, attribute: string): number[] =>
     ([, value]) => Number(value),
   );
 
+/** Where the lines of one path begin. */
+const beginnings = (markup: string, name: string): [x: number, y: number][] => {
+  const [, d = ''] = new RegExp(`<path[^>]*class="${name}"[^>]* d="([^"]*)"`).exec(markup) ?? [];
+  return [...d.matchAll(/M([-\d.e]+) ([-\d.e]+)L/g)].map(([, x, y]) => [Number(x), Number(y)]);
+};
+
 describe.each(calipers.map((model) => [model.name, model] as const))('%s, as drawn', (_, model) => {
   it('shows the coinciding line where it is read', () => {
     const random = seeded(2);
@@ -72,14 +78,14 @@ describe.each(micrometers.map((model) => [model.name, model] as const))('%s, as 
       const picture = micrometer.picture(micrometer.sample(model, random)) as MicrometerPicture;
       const markup = draw(<Micrometer picture={picture} />);
       const parts = screwParts(model, picture.at);
-      const marks = places(markup, 'sleeve-line', 'x1');
+      const marks = beginnings(markup, 'sleeve-lines');
       const read = Math.round(parts.sleeve / model.pitch) + 1;
       // A mark that the edge just lets show, before its turn is complete, may be one more.
       expect([read, read + 1]).toContain(marks.length);
       const turned = (picture.at / model.pitch) * model.thimble;
       const nearest =
-        [...markup.matchAll(/class="thimble-mark" transform="translate\([-\d.]+ ([-\d.]+)\)/g)]
-          .map(([, y]) => Math.abs(Number(y) - 410))
+        beginnings(markup, 'thimble-lines')
+          .map(([, y]) => Math.abs(y - 410))
           .sort((a, b) => a - b)[0] ?? NaN;
       const off = Math.abs(turned - Math.round(turned));
       expect(nearest).toBeCloseTo(Math.sin((off / model.thimble) * 2 * Math.PI) * 132, 3);

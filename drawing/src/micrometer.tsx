@@ -1,6 +1,7 @@
 import { micrometerModel, type MicrometerModel, type MicrometerPicture } from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
+import { Lines } from './lines';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
@@ -101,35 +102,30 @@ function Sleeve({ model, at }: { readonly model: MicrometerModel; readonly at: n
         stroke={ink.metalEdge}
       />
       <line x1={from - 30} x2={edge} y1={datum} y2={datum} stroke={ink.ink} strokeWidth={1.4} />
-      {uncovered.map((mark) => {
-        const x = from + mark * pxPerMm;
-        return (
-          <g key={mark}>
-            <line
-              className="sleeve-line"
-              x1={x}
-              x2={x}
-              y1={datum}
-              y2={datum + markLength(model, mark)}
-              stroke={ink.ink}
-              strokeWidth={1.4}
-              vectorEffect="non-scaling-stroke"
-            />
-            {mark % 5 === 0 && (
-              <text
-                x={x}
-                y={model.vernier ? datum + 54 : datum - 38}
-                textAnchor="middle"
-                fontSize={17}
-                fontWeight={600}
-                fill={ink.ink}
-              >
-                {mark}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      <Lines
+        className="sleeve-lines"
+        lines={uncovered.map((mark) => {
+          const x = from + mark * pxPerMm;
+          return [x, datum, x, datum + markLength(model, mark)];
+        })}
+        strokeWidth={1.4}
+        vectorEffect="non-scaling-stroke"
+      />
+      {uncovered
+        .filter((mark) => mark % 5 === 0)
+        .map((mark) => (
+          <text
+            key={mark}
+            x={from + mark * pxPerMm}
+            y={model.vernier ? datum + 54 : datum - 38}
+            textAnchor="middle"
+            fontSize={17}
+            fontWeight={600}
+            fill={ink.ink}
+          >
+            {mark}
+          </text>
+        ))}
     </g>
   );
 }
@@ -151,6 +147,14 @@ function Thimble({
   const turned = (at / model.pitch) * model.thimble;
   const visible = Math.floor(model.thimble / 4);
   const nearest = Math.round(turned);
+  // Numbers grow upward past the datum as the thimble is turned back: a line above the datum is still to come.
+  const marks = Array.from({ length: 2 * visible + 1 }, (_, step) => nearest + step - visible).map(
+    (count) => {
+      const angle = ((count - turned) / model.thimble) * 2 * Math.PI;
+      const number = ((count % model.thimble) + model.thimble) % model.thimble;
+      return { count, angle, number, numbered: number % 5 === 0, y: datum - Math.sin(angle) * (radius - 18) };
+    },
+  );
   return (
     <g {...handle}>
       <path
@@ -160,30 +164,22 @@ function Thimble({
         strokeWidth={1.5}
         className="rider-body"
       />
-      {Array.from({ length: 2 * visible + 1 }, (_, step) => nearest + step - visible).map((count, step) => {
-        // Numbers grow upward past the datum as the thimble is turned back: a line above the datum is still to come.
-        const angle = ((count - turned) / model.thimble) * 2 * Math.PI;
-        const y = datum - Math.sin(angle) * (radius - 18);
-        const number = ((count % model.thimble) + model.thimble) % model.thimble;
-        const numbered = number % 5 === 0;
-        const near = Math.abs(angle) < 1.1;
-        return (
+      <Lines
+        className="thimble-lines"
+        lines={marks.map(({ y, numbered }) => [x, y, x + (numbered ? 34 : 22), y])}
+        strokeWidth={1.3}
+        vectorEffect="non-scaling-stroke"
+      />
+      {marks
+        .filter(({ numbered, angle }) => numbered && Math.abs(angle) < 1.1)
+        .map(({ count, number, y }) => (
           // The group moves, not what is in it: a letter that stays in its place is not laid out anew.
-          <g key={step} className="thimble-mark" transform={`translate(${x} ${y})`}>
-            <line
-              x2={numbered ? 34 : 22}
-              stroke={ink.ink}
-              strokeWidth={1.3}
-              vectorEffect="non-scaling-stroke"
-            />
-            {numbered && near && (
-              <text x={42} y={6} fontSize={17} fontWeight={600} fill={ink.ink}>
-                {number}
-              </text>
-            )}
+          <g key={count} transform={`translate(${x} ${y})`}>
+            <text x={42} y={6} fontSize={17} fontWeight={600} fill={ink.ink}>
+              {number}
+            </text>
           </g>
-        );
-      })}
+        ))}
       <path
         d={`M${x + width - 22} ${datum - radius} V${datum + radius} M${x + width - 14} ${datum - radius} V${datum + radius}`}
         stroke={ink.metalEdge}
@@ -196,31 +192,22 @@ function Thimble({
 function SleeveVernier({ model, at }: { readonly model: MicrometerModel; readonly at: number }) {
   const { datum } = sleeve;
   const x = thimbleX(at);
+  const yAt = (line: number) =>
+    datum - Math.sin(((line * 0.9) / model.thimble) * 2 * Math.PI) * (thimble.radius - 18);
   return (
-    <g>
-      {Array.from({ length: 11 }, (_, line) => {
-        const angle = ((line * 0.9) / model.thimble) * 2 * Math.PI;
-        const y = datum - Math.sin(angle) * (thimble.radius - 18);
-        return (
-          <g key={line}>
-            <line
-              className="vernier-line"
-              x1={x - 26}
-              x2={x}
-              y1={y}
-              y2={y}
-              stroke={ink.beam}
-              strokeWidth={1.2}
-              vectorEffect="non-scaling-stroke"
-            />
-            {line > 0 && line % 2 === 0 && (
-              <text x={x - 30} y={y + 4} textAnchor="end" fontSize={11} fill={ink.beam}>
-                {line}
-              </text>
-            )}
-          </g>
-        );
-      })}
+    <g transform={`translate(${x} 0)`}>
+      <Lines
+        className="vernier-lines"
+        lines={Array.from({ length: 11 }, (_, line) => [-26, yAt(line), 0, yAt(line)])}
+        stroke={ink.beam}
+        strokeWidth={1.2}
+        vectorEffect="non-scaling-stroke"
+      />
+      {[2, 4, 6, 8, 10].map((line) => (
+        <text key={line} x={-30} y={yAt(line) + 4} textAnchor="end" fontSize={11} fill={ink.beam}>
+          {line}
+        </text>
+      ))}
     </g>
   );
 }

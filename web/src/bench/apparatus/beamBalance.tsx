@@ -1,5 +1,6 @@
 import { levelWithin, pointerMarks, screwReach, type BalancePicture } from '@green-beam/core';
 import { balanceSpots, balanceView, BeamBalance, beamModel, gramsAt } from '@green-beam/drawing';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps, Hands } from './apparatus';
 import { handleProps } from './handle';
@@ -29,7 +30,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
     model.beams.reduce((sum, { key }) => sum + grams(key), 0);
   const level = !handled || Math.abs(imbalance) <= levelWithin(model) + 1e-9;
   const target = level ? 0 : pointerMarks(model, imbalance);
-  const { stands, rests } = useSettling(target);
+  const [rests, setRests] = useState(true);
 
   const place = (key: string, top: number, to: number) =>
     move({ [key]: Number(Math.min(top, Math.max(0, to)).toFixed(4)) });
@@ -82,20 +83,39 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
               />
             </label>
             <p role="status" className="ml-auto self-center text-sm">
-              {pointerWords(stands, rests, target)}
+              {pointerWords(rests, target)}
             </p>
           </>
         )
       }
     >
-      <BeamBalance
-        picture={{ ...balance, riders: { ...balance.riders, ...numbers(hands) }, onPan }}
-        pointer={stands}
-        {...(handled ? { riderProps } : {})}
-      />
+      <Swing target={target} onRests={setRests}>
+        {(stands) => (
+          <BeamBalance
+            picture={{ ...balance, riders: { ...balance.riders, ...numbers(hands) }, onPan }}
+            pointer={stands}
+            {...(handled ? { riderProps } : {})}
+          />
+        )}
+      </Swing>
       {!handled && <title>Riders as they stand; the pointer rests on its zero mark.</title>}
     </Stage>
   );
+}
+
+/** What swings, drawn apart from what stands still around it. */
+function Swing({
+  target,
+  onRests,
+  children,
+}: {
+  readonly target: number;
+  readonly onRests: (rests: boolean) => void;
+  readonly children: (stands: number) => ReactNode;
+}) {
+  const { stands, rests } = useSettling(target);
+  useEffect(() => onRests(rests), [onRests, rests]);
+  return children(stands);
 }
 
 const numbers = (hands: Readonly<Record<string, number | boolean>>): Record<string, number> =>
@@ -120,10 +140,10 @@ const screwWords = (clicks: number): string =>
     : `turned ${Math.round(Math.abs(clicks))} clicks ${clicks < 0 ? 'left' : 'right'}`;
 
 /** Level is judged at rest, or sooner by equal swings. */
-function pointerWords(stands: number, rests: boolean, target: number): string {
+function pointerWords(rests: boolean, target: number): string {
   if (rests && target === 0) return 'The pointer rests on its mark.';
   if (rests)
-    return `The pointer rests ${target > 0 ? 'high' : 'low'}${Math.abs(stands) > 9.5 ? ', at its stop' : ''}.`;
+    return `The pointer rests ${target > 0 ? 'high' : 'low'}${Math.abs(target) > 9.5 ? ', at its stop' : ''}.`;
   return target === 0
     ? 'The pointer swings as far above its mark as below.'
     : `The pointer swings further ${target > 0 ? 'above' : 'below'} its mark.`;
