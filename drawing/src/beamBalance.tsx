@@ -6,7 +6,7 @@ import {
   type Beam as BeamOf,
   type BeamModel,
 } from '@green-beam/core';
-import { memo, type SVGProps } from 'react';
+import { memo, useMemo, type SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
 import { Lines, type Line } from './lines';
 import type { Spots } from './point';
@@ -42,8 +42,21 @@ export const riderX = ({ top }: Pick<BeamOf, 'top'>, grams: number): number =>
 export const gramsAt = ({ top }: Pick<BeamOf, 'top'>, x: number): number =>
   Math.min(1, Math.max(0, (x - scaleFrom) / (scaleTo - scaleFrom))) * top;
 
-/** Degrees that the beams turn when the pointer stands so many marks above its zero mark. */
-const turnFor = (marks: number): number => (-Math.atan2(marks * pxPerMark, plateX - pivot.x) * 180) / Math.PI;
+/**
+ * Degrees that the beams turn when the pointer stands so many marks above its zero mark: of the angles within a
+ * ten-thousandth, one whose sine and cosine leave lengths as they are to the last bit. A browser lays out all
+ * letters anew when it finds their size changed, even by that bit.
+ */
+function turnFor(marks: number): number {
+  const wanted = (-Math.atan2(marks * pxPerMark, plateX - pivot.x) * 180) / Math.PI;
+  for (let tried = 0; tried < 100; tried += 1) {
+    const turn = Math.fround(wanted + tried * 1e-6);
+    const radians = turn * (Math.PI / 180);
+    const [sine, cosine] = [Math.sin(radians), Math.cos(radians)];
+    if (sine * sine + cosine * cosine === 1) return turn;
+  }
+  return wanted;
+}
 
 /**
  * A balance with beams, seen from the front.
@@ -59,12 +72,10 @@ export function BeamBalance({
   readonly pointer: number;
   readonly riderProps?: (beam: BeamOf) => SVGProps<SVGGElement>;
 }) {
-  const model = beamModel(picture.model);
-  return (
-    <g fontFamily={figureFont} fontSize={15}>
-      <Stand />
-      <Plate />
-      <g transform={`rotate(${turnFor(pointer)} ${pivot.x} ${pivot.y})`}>
+  const beams = useMemo(() => {
+    const model = beamModel(picture.model);
+    return (
+      <>
         <Frame bottom={topOf(model, model.order.at(-1) ?? '') + beamHeight} />
         {model.beams.map((beam) => (
           <Beam key={beam.key} beam={beam} y={topOf(model, beam.key)} />
@@ -78,7 +89,14 @@ export function BeamBalance({
             {...riderProps?.(beam)}
           />
         ))}
-      </g>
+      </>
+    );
+  }, [picture, riderProps]);
+  return (
+    <g fontFamily={figureFont} fontSize={15}>
+      <Stand />
+      <Plate />
+      <g transform={`rotate(${turnFor(pointer)} ${pivot.x} ${pivot.y})`}>{beams}</g>
       <Pan onPan={picture.onPan} pointer={pointer} />
       <circle cx={pivot.x} cy={pivot.y} r={11} fill={ink.metal} stroke={ink.metalEdge} strokeWidth={2} />
     </g>

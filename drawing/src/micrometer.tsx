@@ -1,7 +1,7 @@
 import { micrometerModel, type MicrometerModel, type MicrometerPicture } from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { figureFont, ink, textFont } from './ink';
-import { Lines } from './lines';
+import { Lines, type Line } from './lines';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
@@ -111,21 +111,20 @@ function Sleeve({ model, at }: { readonly model: MicrometerModel; readonly at: n
         strokeWidth={1.4}
         vectorEffect="non-scaling-stroke"
       />
-      {uncovered
-        .filter((mark) => mark % 5 === 0)
-        .map((mark) => (
-          <text
-            key={mark}
-            x={from + mark * pxPerMm}
-            y={model.vernier ? datum + 54 : datum - 38}
-            textAnchor="middle"
-            fontSize={17}
-            fontWeight={600}
-            fill={ink.ink}
-          >
-            {mark}
-          </text>
-        ))}
+      <g fontSize={17} fontWeight={600} fill={ink.ink} textAnchor="middle">
+        {marks
+          .filter((mark) => mark % 5 === 0)
+          .map((mark) => (
+            <text
+              key={mark}
+              x={from + mark * pxPerMm}
+              y={model.vernier ? datum + 54 : datum - 38}
+              visibility={uncovered.includes(mark) ? 'visible' : 'hidden'}
+            >
+              {mark}
+            </text>
+          ))}
+      </g>
     </g>
   );
 }
@@ -136,6 +135,18 @@ function markLength({ vernier }: MicrometerModel, mark: number): number {
   return whole ? (mark % 5 === 0 ? -30 : -20) : 20;
 }
 
+/**
+ * Where a line of the thimble stands around it, in radians from the datum, upward. Numbers grow upward past the datum
+ * as the thimble is turned back: a line above the datum is still to come.
+ */
+function fromDatum(number: number, turned: number, lines: number): number {
+  const ahead = (number - turned) / lines;
+  return (ahead - Math.round(ahead)) * 2 * Math.PI;
+}
+
+/** How high that is as seen from the front. */
+const heightOf = (angle: number): number => sleeve.datum - Math.sin(angle) * (thimble.radius - 18);
+
 function Thimble({
   model,
   at,
@@ -145,16 +156,11 @@ function Thimble({
   const { radius, width } = thimble;
   const x = thimbleX(at);
   const turned = (at / model.pitch) * model.thimble;
-  const visible = Math.floor(model.thimble / 4);
-  const nearest = Math.round(turned);
-  // Numbers grow upward past the datum as the thimble is turned back: a line above the datum is still to come.
-  const marks = Array.from({ length: 2 * visible + 1 }, (_, step) => nearest + step - visible).map(
-    (count) => {
-      const angle = ((count - turned) / model.thimble) * 2 * Math.PI;
-      const number = ((count % model.thimble) + model.thimble) % model.thimble;
-      return { count, angle, number, numbered: number % 5 === 0, y: datum - Math.sin(angle) * (radius - 18) };
-    },
-  );
+  const lines = Array.from({ length: model.thimble }, (_, number): Line | null => {
+    const angle = fromDatum(number, turned, model.thimble);
+    if (Math.abs(angle) > Math.PI / 2) return null;
+    return [x, heightOf(angle), x + (number % 5 === 0 ? 34 : 22), heightOf(angle)];
+  });
   return (
     <g {...handle}>
       <path
@@ -166,20 +172,27 @@ function Thimble({
       />
       <Lines
         className="thimble-lines"
-        lines={marks.map(({ y, numbered }) => [x, y, x + (numbered ? 34 : 22), y])}
+        lines={lines.filter((line) => line !== null)}
         strokeWidth={1.3}
         vectorEffect="non-scaling-stroke"
       />
-      {marks
-        .filter(({ numbered, angle }) => numbered && Math.abs(angle) < 1.1)
-        .map(({ count, number, y }) => (
+      <g fontSize={17} fontWeight={600} fill={ink.ink}>
+        {Array.from({ length: model.thimble / 5 }, (_, fifth) => fifth * 5).map((number) => {
+          const angle = fromDatum(number, turned, model.thimble);
           // The group moves, not what is in it: a letter that stays in its place is not laid out anew.
-          <g key={count} transform={`translate(${x} ${y})`}>
-            <text x={42} y={6} fontSize={17} fontWeight={600} fill={ink.ink}>
-              {number}
-            </text>
-          </g>
-        ))}
+          return (
+            <g
+              key={number}
+              transform={`translate(${x} ${heightOf(angle)})`}
+              visibility={Math.abs(angle) < 1.1 ? 'visible' : 'hidden'}
+            >
+              <text x={42} y={6}>
+                {number}
+              </text>
+            </g>
+          );
+        })}
+      </g>
       <path
         d={`M${x + width - 22} ${datum - radius} V${datum + radius} M${x + width - 14} ${datum - radius} V${datum + radius}`}
         stroke={ink.metalEdge}
@@ -190,10 +203,8 @@ function Thimble({
 
 /** Ten lines along the sleeve, 0.9 of a thimble division apart around it, numbered from the datum upward. */
 function SleeveVernier({ model, at }: { readonly model: MicrometerModel; readonly at: number }) {
-  const { datum } = sleeve;
   const x = thimbleX(at);
-  const yAt = (line: number) =>
-    datum - Math.sin(((line * 0.9) / model.thimble) * 2 * Math.PI) * (thimble.radius - 18);
+  const yAt = (line: number) => heightOf(((line * 0.9) / model.thimble) * 2 * Math.PI);
   return (
     <g transform={`translate(${x} 0)`}>
       <Lines

@@ -22,8 +22,9 @@ const drags: readonly (readonly [instrument: string, handle: RegExp, along: 'x' 
 
 interface TraceEvent {
   readonly name: string;
-  readonly ts: number;
-  readonly dur?: number;
+  /** When it began and how long it took, in microseconds of the thread's own time: waiting is no work. */
+  readonly tts?: number;
+  readonly tdur?: number;
   readonly pid: number;
   readonly tid: number;
   readonly ph: string;
@@ -79,13 +80,19 @@ async function dragged(page: Page, session: CDPSession, handle: RegExp, along: '
   await session.send('Tracing.start', {
     traceConfig: { includedCategories: ['devtools.timeline', 'disabled-by-default-devtools.timeline'] },
   });
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  for (let step = 0; step < 60; step += 1) {
-    const off = 70 * Math.sin(step / 5);
-    await page.mouse.move(along === 'x' ? x + off : x, along === 'y' ? y + off : y);
-  }
-  await page.mouse.up();
+  // Straight to the browser: what Playwright would run in the page at every move is not the page's work.
+  const mouse = (type: 'mousePressed' | 'mouseMoved' | 'mouseReleased', off = 0) =>
+    session.send('Input.dispatchMouseEvent', {
+      type,
+      x: along === 'x' ? x + off : x,
+      y: along === 'y' ? y + off : y,
+      button: 'left',
+      buttons: type === 'mouseReleased' ? 0 : 1,
+      clickCount: 1,
+    });
+  await mouse('mousePressed');
+  for (let step = 0; step < 60; step += 1) await mouse('mouseMoved', 70 * Math.sin(step / 5));
+  await mouse('mouseReleased');
   await session.send('Tracing.end');
   await ended;
   session.off('Tracing.dataCollected', hear);
@@ -108,13 +115,14 @@ function perFrame(events: readonly TraceEvent[]): number[] {
   );
   const onMain = events
     .filter((event) => event.ph === 'X' && work.has(event.name) && mains.has(thread(event)))
-    .sort((a, b) => a.ts - b.ts || (b.dur ?? 0) - (a.dur ?? 0));
+    .map(({ name, tts = 0, tdur = 0 }) => ({ name, from: tts, to: tts + tdur }))
+    .sort((a, b) => a.from - b.from || b.to - a.to);
   const frames: number[] = [];
   let sum = 0;
   let until = 0;
-  for (const { name, ts, dur = 0 } of onMain) {
-    const own = Math.max(0, ts + dur - Math.max(ts, until));
-    until = Math.max(until, ts + dur);
+  for (const { name, from, to } of onMain) {
+    const own = Math.max(0, to - Math.max(from, until));
+    until = Math.max(until, to);
     sum += own / 1000;
     if (name === 'Commit') {
       frames.push(sum);

@@ -32,6 +32,8 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
   const target = level ? 0 : pointerMarks(model, imbalance);
   const [rests, setRests] = useState(true);
 
+  const shown = { ...balance, riders: { ...balance.riders, ...numbers(hands) }, onPan };
+
   const place = (key: string, top: number, to: number) =>
     move({ [key]: Number(Math.min(top, Math.max(0, to)).toFixed(4)) });
   const riderProps = ({ key, name, top, notch }: (typeof model.beams)[number]) =>
@@ -62,7 +64,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
       label={model.name}
       view={balanceView}
       lensAt={{ x: 400, y: 490 }}
-      spots={() => balanceSpots({ ...balance, riders: { ...balance.riders, ...numbers(hands) } })}
+      spots={() => balanceSpots(shown)}
       tools={
         handled && (
           <>
@@ -90,13 +92,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
       }
     >
       <Swing target={target} onRests={setRests}>
-        {(stands) => (
-          <BeamBalance
-            picture={{ ...balance, riders: { ...balance.riders, ...numbers(hands) }, onPan }}
-            pointer={stands}
-            {...(handled ? { riderProps } : {})}
-          />
-        )}
+        {(stands) => <BeamBalance picture={shown} pointer={stands} {...(handled ? { riderProps } : {})} />}
       </Swing>
       {!handled && <title>Riders as they stand; the pointer rests on its zero mark.</title>}
     </Stage>

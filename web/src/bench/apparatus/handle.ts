@@ -42,6 +42,8 @@ export function handleProps({
       onStep(event.key === forward ? 1 : -1, event.shiftKey);
     },
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
+      // Else every movement would come twice, once more as that of a mouse.
+      event.preventDefault();
       event.currentTarget.setPointerCapture(event.pointerId);
       event.currentTarget.focus({ preventScroll: true });
     },

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Hands } from './apparatus';
 
 type Widened<H> = {
@@ -8,7 +8,12 @@ type Widened<H> = {
 /** The hands' own state: what they left before or the start, told onward at every movement. */
 export function useHands<H extends Hands>(start: H, left: Hands | null, onHands: (hands: Hands) => void) {
   const [hands, setHands] = useState(() => ({ ...start, ...left }) as Widened<H>);
-  useEffect(() => onHands(hands), [hands, onHands]);
-  const move = (part: Partial<Widened<H>>) => setHands((before) => ({ ...before, ...part }));
+  const latest = useRef(hands);
+  useEffect(() => onHands(latest.current), [onHands]);
+  const move = (part: Partial<Widened<H>>) => {
+    latest.current = { ...latest.current, ...part };
+    setHands(latest.current);
+    onHands(latest.current);
+  };
   return [hands, move] as const;
 }
