@@ -1,3 +1,4 @@
+import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
@@ -14,7 +15,16 @@ export default defineConfig({
           hookTimeout: 60_000,
         },
       },
-      { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
+      {
+        plugins: [react()],
+        test: {
+          name: 'web',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          environment: 'jsdom',
+          setupFiles: ['web/test/setup.ts'],
+          css: false,
+        },
+      },
     ],
   },
 });

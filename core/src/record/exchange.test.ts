@@ -1,23 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import { entry } from '../../test/entry';
 import { presetNamed } from '../conventions';
 import { csvIn, csvOf, jsonOf, pastedBlock } from './exchange';
 import { outcomeOf } from './outcome';
 import { boltPin } from './readyMade';
-import { tableOf, type Entry } from './table';
+import { tableOf } from './table';
 
 const bench = presetNamed('Chemistry bench');
 const [table] = boltPin.tables;
-const entry = (trial: number, column: string, text: string): Entry => ({
-  id: `${trial}${column}`,
-  trial,
-  column,
-  text,
-  tag: '',
-  reader: 'Ada Lind',
-  writtenAt: '2026-03-02T09:10:00Z',
-  replaces: null,
-  reason: null,
-});
 const entries = [
   entry(1, 'mass', '214.6'),
   entry(1, 'before', '50.0'),

@@ -20,33 +20,12 @@ import {
   shackleRing,
   tallyToken,
 } from './readyMade';
+import { entry, rows } from '../../test/entry';
 import { tableOf, type Entry } from './table';
 import { resultWorking, trialWorking } from './working';
 
 const bench = presetNamed('Chemistry bench');
 
-let made = 0;
-const entry = (trial: number, column: string, text: string, rest: Partial<Entry> = {}): Entry => ({
-  id: `e${(made += 1)}`,
-  trial,
-  column,
-  text,
-  tag: '',
-  reader: 'Ada Lind',
-  writtenAt: '2026-03-02T09:10:00Z',
-  replaces: null,
-  reason: null,
-  ...rest,
-});
-/** Rows of texts under some columns; a trial each. */
-const rows = (what: Investigation, columns: string, ...texts: string[]): Entry[] =>
-  texts.flatMap((line, at) =>
-    line.split(' ').map((text, nth) => {
-      const key = columns.split(' ')[nth] ?? '';
-      const column = what.tables.flatMap((table) => table.columns).find((own) => own.key === key);
-      return entry(at + 1, key, text, { tag: column?.kind === 'measured' ? column.tag : '' });
-    }),
-  );
 const outcome = (what: Investigation, entries: readonly Entry[], conventions = bench) =>
   outcomeOf(what, tableOf(entries), conventions);
 const result = (what: Investigation, key: string, entries: readonly Entry[], conventions = bench): Result => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { entry as written } from '../../test/entry';
 import { presetNamed, revise } from '../conventions';
 import { adviseOn } from './advice';
 import { besides, type Column, type Investigation } from './investigation';
@@ -56,19 +57,8 @@ const investigation: Investigation = {
 };
 const bench = presetNamed('Chemistry bench');
 
-let made = 0;
-const entry = (trial: number, column: string, text: string, rest: Partial<Entry> = {}): Entry => ({
-  id: `e${(made += 1)}`,
-  trial,
-  column,
-  text,
-  tag: 'C-07',
-  reader: 'Ada Lind',
-  writtenAt: '2026-03-02T09:10:00Z',
-  replaces: null,
-  reason: null,
-  ...rest,
-});
+const entry = (trial: number, column: string, text: string, rest: Partial<Entry> = {}) =>
+  written(trial, column, text, { tag: 'C-07', ...rest });
 const row = (trial: number, mass: string, before: string, after: string) => [
   entry(trial, 'mass', mass),
   entry(trial, 'before', before),

@@ -5,24 +5,20 @@ import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { CheckField, TextField } from '../ui/fields';
-import { said, type Book } from './book';
+import type { Book } from './book';
 import { sendPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
 
 /** What can be said of a trial besides its readings: that it does not count, a remark, a photograph. */
 export function TrialMenu({
-  book,
-  table,
-  number,
   trial,
-}: {
-  readonly book: Book;
-  readonly table: string;
-  readonly number: number;
-  readonly trial: Trial | undefined;
-}) {
+  remark,
+  ...of
+}: Omit<Part, 'onDone'> & { readonly trial: Trial | undefined; readonly remark: string }) {
+  const { answer, number } = of;
   const [open, setOpen] = useState(false);
-  if (!book.answer.mayWrite) return null;
+  if (!answer.mayWrite) return null;
+  const onDone = () => setOpen(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger
@@ -38,10 +34,10 @@ export function TrialMenu({
           aria-label={`About trial ${number}`}
           className="z-30 flex w-80 flex-col gap-5 border border-ink bg-white p-4"
         >
-          {trial && <StandingForm {...{ book, table, number, trial }} onDone={() => setOpen(false)} />}
-          {book.answer.investigation.supplied && <SuppliedBox {...{ book, table, number }} />}
-          <RemarkForm {...{ book, table, number }} onDone={() => setOpen(false)} />
-          <PhotoForm {...{ book, table, number }} />
+          {trial && <StandingForm {...of} trial={trial} onDone={onDone} />}
+          {answer.investigation.supplied && <SuppliedBox {...of} />}
+          <RemarkForm {...of} before={remark} onDone={onDone} />
+          <PhotoForm {...of} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
@@ -49,18 +45,20 @@ export function TrialMenu({
 }
 
 interface Part {
-  readonly book: Book;
+  readonly answer: Book['answer'];
+  readonly say: Book['say'];
+  readonly add: Book['add'];
   readonly table: string;
   readonly number: number;
   readonly onDone: () => void;
 }
 
 /** Only a person leaves a trial out, and says why; it stays readable. */
-function StandingForm({ book, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
-  const [reason, setReason] = useDraft(`${book.answer.id}/${table}/${number}/standing`);
+function StandingForm({ answer, say, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
+  const [reason, setReason] = useDraft(`${answer.id}/${table}/${number}/standing`);
   const put = (standing: 'abandoned' | 'excluded' | 'counts') => {
     if (reason.trim() === '') return;
-    book.say(number, besides.standing(table), standing, reason.trim());
+    say(number, besides.standing(table), standing, reason.trim());
     setReason('');
     onDone();
   };
@@ -95,27 +93,26 @@ function StandingForm({ book, table, number, trial, onDone }: Part & { readonly 
 }
 
 /** A number that the teacher supplied says so; it is set before it is written. */
-function SuppliedBox({ book, table, number }: Omit<Part, 'onDone'>) {
-  const [supplied, set] = useState(() => isSupplied(book.answer.id, table, number));
+function SuppliedBox({ answer, table, number }: Omit<Part, 'onDone'>) {
+  const [supplied, set] = useState(() => isSupplied(answer.id, table, number));
   return (
     <CheckField
       label="What I write next in this trial was supplied by the teacher"
       checked={supplied}
       onChange={(checked) => {
-        setSupplied(book.answer.id, table, number, checked);
+        setSupplied(answer.id, table, number, checked);
         set(checked);
       }}
     />
   );
 }
 
-function RemarkForm({ book, table, number, onDone }: Part) {
-  const before = said(book.table, number, besides.remark(table));
-  const [text, setText] = useDraft(`${book.answer.id}/${table}/${number}/remark`);
+function RemarkForm({ answer, say, table, number, before, onDone }: Part & { readonly before: string }) {
+  const [text, setText] = useDraft(`${answer.id}/${table}/${number}/remark`);
   const keep = (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
-    book.say(number, besides.remark(table), text.trim());
+    say(number, besides.remark(table), text.trim());
     setText('');
     onDone();
   };
@@ -130,16 +127,16 @@ function RemarkForm({ book, table, number, onDone }: Part) {
   );
 }
 
-function PhotoForm({ book, table, number }: Omit<Part, 'onDone'>) {
+function PhotoForm({ answer, add, table, number }: Omit<Part, 'onDone'>) {
   const [state, setState] = useState<'idle' | 'sending' | { readonly failed: string }>('idle');
   const inputId = useId();
   const take = async (file: File | undefined) => {
     if (!file) return;
     setState('sending');
     try {
-      const id = await sendPhoto(book.answer.id, file);
+      const id = await sendPhoto(answer.id, file);
       if (id === null) return setState({ failed: 'This file could not be read as a picture.' });
-      book.add(number, besides.photo(table), id);
+      add(number, besides.photo(table), id);
       setState('idle');
     } catch (error) {
       setState({ failed: sentenceFor(error) });

@@ -4,13 +4,14 @@ import {
   valuesOf,
   type Cell,
   type Derived,
+  type Entry,
   type Table,
   type Trial,
 } from '@green-beam/core';
 import clsx from 'clsx';
 import { memo } from 'react';
 import { Figure } from '../ui/Figure';
-import { saidIn, type Book, type Writing } from './book';
+import { said, saidIn, type Book, type Writing } from './book';
 import { EmptyCell } from './EmptyCell';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
@@ -22,22 +23,46 @@ interface RowProps {
   readonly trial: Trial | undefined;
   readonly cells: readonly (Cell | undefined)[];
   readonly waiting: string;
-  readonly besideKey: string;
-  readonly book: { readonly current: Book };
+  readonly beside: Beside;
   readonly next: boolean;
+  readonly say: Book['say'];
+  readonly add: Book['add'];
   readonly write: (writing: Writing) => void;
   readonly onBlock: (text: string, trial: number, column: string) => void;
   readonly onRun: (trial: number, text: string) => void;
 }
 
+/** What is said of a trial besides its readings. */
+export interface Beside {
+  readonly remark: string;
+  readonly runs: readonly Entry[];
+  readonly photos: readonly Entry[];
+}
+
+export const besideOf = (cells: Book['table'], table: string, trial: number): Beside => ({
+  remark: said(cells, trial, besides.remark(table)),
+  runs: saidIn(cells, trial, besides.run(table)),
+  photos: saidIn(cells, trial, besides.photo(table)),
+});
+
+const sameBeside = (a: Beside, b: Beside): boolean =>
+  a.remark === b.remark && a.runs.length === b.runs.length && a.photos.length === b.photos.length;
+
 const sameCell = (a: Cell | undefined, b: Cell | undefined): boolean =>
   a?.current.id === b?.current.id && a?.struck.length === b?.struck.length && a?.collided === b?.collided;
 
 /** One trial. Cells are made anew at every turn, so they are compared by what stands in them. */
-export const TrialRow = memo(DrawnRow, ({ cells: before, ...old }, { cells: now, ...fresh }) => {
-  const keys = Object.keys(fresh) as (keyof typeof fresh)[];
-  return keys.every((key) => old[key] === fresh[key]) && now.every((cell, at) => sameCell(before[at], cell));
-});
+export const TrialRow = memo(
+  DrawnRow,
+  ({ cells: before, beside: saidBefore, ...old }, { cells: now, beside: saidNow, ...fresh }) => {
+    const keys = Object.keys(fresh) as (keyof typeof fresh)[];
+    return (
+      keys.every((key) => old[key] === fresh[key]) &&
+      now.every((cell, at) => sameCell(before[at], cell)) &&
+      sameBeside(saidBefore, saidNow)
+    );
+  },
+);
 
 function DrawnRow({
   number,
@@ -46,9 +71,11 @@ function DrawnRow({
   trial,
   cells,
   waiting,
-  book,
+  beside,
   next,
   write,
+  say,
+  add,
   onBlock,
   onRun,
 }: RowProps) {
@@ -66,7 +93,7 @@ function DrawnRow({
         <span className="whitespace-nowrap">
           <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
           {(trial || answer.mayWrite) && (
-            <TrialMenu book={book.current} table={table.key} number={number} trial={trial} />
+            <TrialMenu {...{ answer, number, trial, say, add }} table={table.key} remark={beside.remark} />
           )}
         </span>
         {standing !== 'counts' && (
@@ -74,7 +101,7 @@ function DrawnRow({
             {standing}: {trial?.reason}
           </span>
         )}
-        <Said book={book.current} table={table.key} number={number} />
+        <Said beside={beside} logbookId={answer.id} number={number} />
       </th>
       {table.columns.map((column, at) => {
         const cell = cells[at];
@@ -109,17 +136,14 @@ function DrawnRow({
 
 /** Remarks, photographs and abandoned runs of a trial, under its number. */
 function Said({
-  book,
-  table,
+  beside: { remark, runs, photos },
+  logbookId,
   number,
 }: {
-  readonly book: Book;
-  readonly table: string;
+  readonly beside: Beside;
+  readonly logbookId: string;
   readonly number: number;
 }) {
-  const remark = saidIn(book.table, number, besides.remark(table)).at(-1)?.text;
-  const runs = saidIn(book.table, number, besides.run(table));
-  const photos = saidIn(book.table, number, besides.photo(table));
   return (
     <>
       {remark && <span className="block max-w-40 text-sm text-soft">{remark}</span>}
@@ -127,9 +151,9 @@ function Said({
         <span className="block text-sm text-soft">abandoned: {runs.map(({ text }) => text).join(', ')}</span>
       )}
       {photos.map(({ id, text }, at) => (
-        <a key={id} href={`/api/logbooks/${book.answer.id}/photos/${text}`} target="_blank" rel="noreferrer">
+        <a key={id} href={`/api/logbooks/${logbookId}/photos/${text}`} target="_blank" rel="noreferrer">
           <img
-            src={`/api/logbooks/${book.answer.id}/photos/${text}`}
+            src={`/api/logbooks/${logbookId}/photos/${text}`}
             alt={`Photograph ${at + 1} of trial ${number}`}
             className="mt-1 size-16 border border-rule object-cover"
           />

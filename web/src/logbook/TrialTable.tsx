@@ -8,7 +8,7 @@ import { moveBetweenCells } from './moveBetweenCells';
 import { Rows } from './Rows';
 import { isSupplied } from './supplied';
 import { Timer } from './Timer';
-import { TrialRow } from './TrialRow';
+import { besideOf, TrialRow } from './TrialRow';
 
 /** A table of trials: readings as they were written, and what follows from them. Arrow keys go from cell to cell. */
 export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
@@ -37,9 +37,11 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
       }),
     [table.key],
   );
+  const say = useCallback<Book['say']>((...what) => latest.current.say(...what), []);
+  const add = useCallback<Book['add']>((...what) => latest.current.add(...what), []);
   const onRun = useCallback(
-    (trial: number, text: string) => latest.current.add(trial, besides.run(table.key), text),
-    [table.key],
+    (trial: number, text: string) => add(trial, besides.run(table.key), text),
+    [add, table.key],
   );
   const onBlock = useCallback(
     (text: string, trial: number, column: string) => {
@@ -95,10 +97,11 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 trial={byNumber.get(number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
                 waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
-                besideKey={besideKey(book, table.key, number)}
-                book={latest}
+                beside={besideOf(book.table, table.key, number)}
                 next={next === number}
                 write={write}
+                say={say}
+                add={add}
                 onBlock={onBlock}
                 onRun={onRun}
               />
@@ -125,9 +128,3 @@ const waits = (book: Book, trial: number, key: string): boolean => {
   const current = book.table.get(cellKey(trial, key))?.current;
   return current !== undefined && book.waiting.has(current.id);
 };
-
-/** Changes whenever something is said besides the readings of a trial. */
-const besideKey = ({ table: cells }: Book, table: string, trial: number): string =>
-  [besides.standing, besides.remark, besides.photo, besides.run]
-    .map((column) => cells.get(cellKey(trial, column(table)))?.current.id ?? '')
-    .join();

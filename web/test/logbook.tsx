@@ -1,0 +1,83 @@
+import type { LogbookAnswer, NewEntry, Who } from '@green-beam/contract';
+import { columnOf, presetNamed, type Entry, type Investigation } from '@green-beam/core';
+import { screen } from '@testing-library/react';
+import { History } from '../src/logbook/History';
+import { Logbook } from '../src/logbook/Logbook';
+import { Measure } from '../src/logbook/Measure';
+import { Report } from '../src/logbook/Report';
+import { SecondLook } from '../src/logbook/SecondLook';
+import { Uncertainty } from '../src/logbook/Uncertainty';
+import { open, serve, student, type Answers } from './page';
+
+const routes = [
+  {
+    path: 'logbook/:logbookId',
+    Component: Logbook,
+    children: [
+      { index: true, Component: Measure },
+      { path: 'uncertainty', Component: Uncertainty },
+      { path: 'second-look', Component: SecondLook },
+      { path: 'history', Component: History },
+      { path: 'report', Component: Report },
+    ],
+  },
+];
+
+/** An open logbook over a made-up server that keeps what is sent to it. */
+export async function openLogbook(
+  investigation: Investigation,
+  written: readonly Entry[] = [],
+  {
+    page = '',
+    who = student,
+    answers = {},
+    ...rest
+  }: { page?: string; who?: Who; answers?: Answers } & Partial<LogbookAnswer> = {},
+) {
+  const stored = [...written];
+  const keep = (body: NewEntry): Entry => {
+    const column = columnOf(investigation, body.column)?.column;
+    const own: Entry = {
+      id: body.id,
+      trial: body.trial,
+      column: body.column,
+      text: body.text,
+      tag: body.tag ?? (column?.kind === 'measured' ? column.tag : ''),
+      reader: who.name,
+      writtenAt: String(body.writtenAt),
+      replaces: body.replaces ?? null,
+      reason: body.reason ?? null,
+      origin: body.supplied ? 'teacher' : body.takenId ? 'balance' : body.attemptId ? 'simulated' : 'own',
+    };
+    if (!stored.some(({ id }) => id === own.id)) stored.push(own);
+    return own;
+  };
+  const server = serve({
+    'GET /api/balance': { state: 'none' },
+    'GET /api/logbooks/book': () => ({
+      id: 'book',
+      investigation,
+      conventions: presetNamed('Chemistry bench'),
+      readers: ['Ada Lind', 'Bo Aasen'],
+      entries: stored,
+      last: stored.length,
+      calculations: [],
+      mayWrite: true,
+      ...rest,
+    }),
+    'GET /api/logbooks/book/entries': ({ query }) => ({
+      entries: stored.slice(Number(query.get('after'))),
+      last: stored.length,
+    }),
+    'POST /api/logbooks/book/entries': ({ body }) => ({ entry: keep(body as unknown as NewEntry) }),
+    'POST /api/logbooks/book/blocks': ({ body }) => ({
+      entries: (body['entries'] as NewEntry[]).map(keep),
+    }),
+    ...answers,
+  });
+  const view = open(routes, `/logbook/book${page && `/${page}`}`, who);
+  await screen.findByRole('heading', { level: 1, name: investigation.title });
+  /** What the server holds, as `trial column text`. */
+  const lines = () => stored.map(({ trial, column, text }) => `${trial} ${column} ${text}`);
+  return { ...view, ...server, stored, lines };
+}

@@ -1,0 +1,57 @@
+import '@testing-library/jest-dom/vitest';
+import { cleanup, configure } from '@testing-library/react';
+import { afterEach, vi } from 'vitest';
+
+/** What browsers have and jsdom lacks, as far as the pages ask for it. */
+class Watcher {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+}
+class Stream extends EventTarget {
+  static open: Stream[] = [];
+  onopen: (() => void) | null = null;
+  onerror: (() => void) | null = null;
+  onmessage: ((event: { data: string }) => void) | null = null;
+  constructor() {
+    super();
+    Stream.open.push(this);
+  }
+  close() {
+    Stream.open = Stream.open.filter((own) => own !== this);
+  }
+}
+Object.assign(globalThis, {
+  ResizeObserver: Watcher,
+  IntersectionObserver: Watcher,
+  EventSource: Stream,
+  scrollTo: () => undefined,
+  // Everything is at once where it will come to rest.
+  matchMedia: (query: string) => ({
+    matches: query.includes('reduced-motion'),
+    media: query,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }),
+});
+Blob.prototype.text = function text(this: Blob) {
+  return new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(reader.error ?? new Error('unreadable'));
+    reader.readAsText(this);
+  });
+};
+Element.prototype.hasPointerCapture = () => true;
+Element.prototype.setPointerCapture = () => undefined;
+Element.prototype.releasePointerCapture = () => undefined;
+Element.prototype.scrollIntoView = () => undefined;
+
+// A whole page in every message helps nobody.
+configure({ getElementError: (message) => new Error(message ?? 'not found') });
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+  localStorage.clear();
+});
