@@ -54,7 +54,7 @@ export async function atTheBench({
   over = {},
 }: Wanted) {
   const instrument = instrumentOf(kind);
-  const make = model ? modelOf(instrument, model) : instrument.models[0]!;
+  const make = modelOf(instrument, model ?? instrument.models[0]?.id ?? '');
   const laid = setting ?? makeSetting(instrument, make, conventions, mode, seed);
   const found = instrument.under?.(laid, conventions) ?? laid;
   const parts = partsAsked(instrument, found, conventions);

@@ -16,9 +16,16 @@ export interface Random {
   normal(): number;
 }
 
-/** @param seed any whole number; only its lowest 32 bits count. */
+/** Spreads neighbouring seeds over all 32-bit numbers, one to one (the finalizer of MurmurHash3). */
+function spread(seed: number): number {
+  const once = Math.imul(seed ^ (seed >>> 16), 0x85ebca6b);
+  const twice = Math.imul(once ^ (once >>> 13), 0xc2b2ae35);
+  return twice ^ (twice >>> 16);
+}
+
+/** @param seed any whole number; only its lowest 32 bits count. Neighbouring seeds give unrelated draws. */
 export function seeded(seed: number): Random {
-  const generator = xoroshiro128plus(seed | 0);
+  const generator = xoroshiro128plus(spread(seed | 0));
   const next = (): number => uniformFloat64(generator);
   return {
     next,
