@@ -23,6 +23,7 @@ export default defineConfig({
           environment: 'jsdom',
           setupFiles: ['web/test/setup.ts'],
           css: false,
+          testTimeout: 20_000,
         },
       },
     ],

@@ -1,4 +1,4 @@
-import { baseUrl, expect, press, tabTo, test, type } from '../support/people';
+import { baseUrl, expect, press, signInStudent, tabTo, test, type } from '../support/people';
 import { readRightly, settingShown } from '../support/reading';
 
 /** The student's whole way, by keyboard alone. Linnea Cray's bench has two trials of three. */
@@ -82,4 +82,17 @@ test('a student signs in, reads three settings, one wrong at first, and reaches 
   await press(page, page.getByRole('button', { name: 'Working of the result' }));
   await expect(page.getByRole('heading', { name: 'Both parts together' })).toBeVisible();
   await expect(page.locator('.katex').first()).toBeVisible();
+});
+
+test('a student signs out, and the next one at the same screen finds nothing of theirs', async ({ page }) => {
+  await signInStudent(page, 'Verity Moss');
+  await page.goto(`${baseUrl()}/logbook`);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByLabel('Class code')).toHaveValue('TERN9');
+  await expect(page).toHaveURL(`${baseUrl()}/`);
+  await expect(page.getByText('Verity Moss')).toBeHidden();
+  await page.goBack();
+  await expect(page.getByLabel('Your name')).toBeVisible();
+  await signInStudent(page, 'Linnea Cray');
+  await expect(page.getByText('Linnea Cray · 9 Tern')).toBeVisible();
 });

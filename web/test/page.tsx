@@ -73,7 +73,7 @@ export function open(routes: RouteObject[], address = '/', who: Who = student) {
       </WhoContext>
     </QueryClientProvider>,
   );
-  return { ...view, queries, router, user: userEvent.setup() };
+  return { ...view, queries, router, user: userEvent.setup({ delay: null }) };
 }
 
 /** One element by itself, with what every page has around it. */

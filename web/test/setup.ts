@@ -1,25 +1,13 @@
 import '@testing-library/jest-dom/vitest';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
+import { Stream } from './stream';
 
 /** What browsers have and jsdom lacks, as far as the pages ask for it. */
 class Watcher {
   observe() {}
   unobserve() {}
   disconnect() {}
-}
-class Stream extends EventTarget {
-  static open: Stream[] = [];
-  onopen: (() => void) | null = null;
-  onerror: (() => void) | null = null;
-  onmessage: ((event: { data: string }) => void) | null = null;
-  constructor() {
-    super();
-    Stream.open.push(this);
-  }
-  close() {
-    Stream.open = Stream.open.filter((own) => own !== this);
-  }
 }
 Object.assign(globalThis, {
   ResizeObserver: Watcher,

@@ -1,8 +1,8 @@
-import { paths } from '@green-beam/contract';
-import { useQueryClient } from '@tanstack/react-query';
+import { paths, type SessionAnswer } from '@green-beam/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { NavLink } from 'react-router';
-import { call } from '../api';
+import { NavLink, useNavigate } from 'react-router';
+import { call, sentenceFor } from '../api';
 import { sessionKey, useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { KeyList } from './KeyList';
@@ -33,7 +33,14 @@ export function useSections(): readonly Section[] {
 }
 
 /** A balance beam across the page. It lies level while everything is stored, and tips when something waits. */
-export function BeamHeader({ state }: { readonly state: BeamState }) {
+export function BeamHeader({
+  state,
+  onAside,
+}: {
+  readonly state: BeamState;
+  /** Puts aside what was refused; null where nothing was. */
+  readonly onAside: (() => void) | null;
+}) {
   const sections = useSections();
   useSectionKeys(sections);
   return (
@@ -86,7 +93,12 @@ export function BeamHeader({ state }: { readonly state: BeamState }) {
           !state.tipped && 'sr-only',
         )}
       >
-        {state.tipped ? state.sentence : ''}
+        {state.tipped ? state.sentence : ''}{' '}
+        {onAside && (
+          <Button look="quiet" className="text-sm" onClick={onAside}>
+            Put it aside
+          </Button>
+        )}
       </p>
     </header>
   );
@@ -113,11 +125,16 @@ function Notch({ filled }: { readonly filled: boolean }) {
 function SignedIn() {
   const { name, classes } = useWho();
   const queries = useQueryClient();
-  const signOut = async () => {
-    await call('DELETE', paths.session);
-    queries.clear();
-    await queries.invalidateQueries({ queryKey: sessionKey });
-  };
+  const navigate = useNavigate();
+  const signOut = useMutation({
+    mutationFn: () => call('DELETE', paths.session),
+    onSuccess: () => {
+      // The door first; then nothing of this person is left for the next one at this screen.
+      queries.setQueryData<SessionAnswer>(sessionKey, { who: null });
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== sessionKey[0] });
+      void navigate('/');
+    },
+  });
   return (
     <div className="pointer-events-auto ml-auto flex items-center gap-3 text-sm">
       <span>
@@ -125,9 +142,14 @@ function SignedIn() {
         {classes[0] && ` · ${classes.map(({ name: className }) => className).join(', ')}`}
       </span>
       <KeyList />
-      <Button look="quiet" className="text-sm" onClick={() => void signOut()}>
+      <Button look="quiet" className="text-sm" disabled={signOut.isPending} onClick={() => signOut.mutate()}>
         Sign out
       </Button>
+      {signOut.isError && (
+        <span role="alert" className="text-vermilion">
+          {sentenceFor(signOut.error)}
+        </span>
+      )}
     </div>
   );
 }

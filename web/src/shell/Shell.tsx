@@ -1,6 +1,7 @@
 import { Outlet } from 'react-router';
 import { useLive } from '../live/useLive';
-import { OutboxProvider, useParcels } from '../outbox/OutboxContext';
+import type { Parcel } from '../outbox/outbox';
+import { OutboxProvider, useOutbox, useParcels } from '../outbox/OutboxContext';
 import { SignIn } from '../session/SignIn';
 import { useSession, WhoContext } from '../session/who';
 import { Loading, Trouble } from '../ui/Notice';
@@ -29,19 +30,22 @@ export function Shell() {
 
 function UnderTheBeam() {
   const connected = useLive();
+  const outbox = useOutbox();
   const parcels = useParcels();
+  const refused = parcels.find((parcel) => parcel.refused !== undefined);
   return (
     <>
       <BeamHeader
-        state={beamState(connected, parcels.length, parcels.find(({ refused }) => refused)?.refused)}
+        state={beamState(connected, parcels.length, refused)}
+        onAside={refused ? () => outbox.discard(refused.id) : null}
       />
       <Outlet />
     </>
   );
 }
 
-function beamState(connected: boolean, waiting: number, refused: string | undefined): BeamState {
-  if (refused) return { tipped: true, sentence: `Not stored: ${refused}` };
+function beamState(connected: boolean, waiting: number, refused: Parcel | undefined): BeamState {
+  if (refused) return { tipped: true, sentence: `Not stored: ${refused.refused}` };
   const things = waiting === 1 ? 'One thing waits' : `${waiting} things wait`;
   if (!connected) {
     return {
