@@ -47,7 +47,7 @@ export function DotPlot({
       viewBox={`0 0 ${width} ${dotPlotView.height}`}
       width="100%"
       role="img"
-      aria-label={`${dots.length} answers, ${dots.length - wrong} right, ${wrong} wrong`}
+      aria-label={`${dots.length} answers${truth === null ? '' : `, ${dots.length - wrong} right, ${wrong} wrong`}`}
     >
       {truth !== null && (
         <>
