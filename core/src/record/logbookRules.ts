@@ -1,45 +1,10 @@
-import type { Conventions } from '../conventions';
 import { parseNumber } from '../figures';
-import { besides, columnOf, type Investigation, type MeasuredColumn } from './investigation';
-import type { Outcome } from './outcome';
-import type { Finding } from './secondLook';
-import { cellKey, type Cell } from './table';
+import { digitRules } from './digitRules';
+import { besides, columnOf } from './investigation';
+import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
+import { cellKey } from './table';
 import { valuesOf } from './trials';
 import { checkWorked } from './worked';
-
-/** A logbook as a second look has it. */
-export interface LogbookLook {
-  readonly investigation: Investigation;
-  readonly cells: ReadonlyMap<string, Cell>;
-  readonly outcome: Outcome;
-  readonly conventions: Conventions;
-}
-
-type Found = Finding & { readonly table: string };
-
-/** A rule that needs more than one table’s texts: tags, times, results. */
-interface LogbookRule {
-  readonly code: string;
-  find(look: LogbookLook): readonly Found[];
-}
-
-const eachMeasured = (
-  { investigation, outcome }: LogbookLook,
-  find: (column: MeasuredColumn, table: string, trials: readonly number[]) => readonly Found[],
-): Found[] =>
-  investigation.tables.flatMap(({ key, columns }) =>
-    columns.flatMap((column) =>
-      column.kind === 'measured'
-        ? find(
-            column,
-            key,
-            (outcome.trials[key] ?? [])
-              .filter(({ standing }) => standing === 'counts')
-              .map(({ trial }) => trial),
-          )
-        : [],
-    ),
-  );
 
 /** Everything a second look looks for in a whole logbook; a new rule is a row. */
 export const logbookRules: readonly LogbookRule[] = [
@@ -240,4 +205,5 @@ export const logbookRules: readonly LogbookRule[] = [
         ),
       ),
   },
+  ...digitRules,
 ];

@@ -5,7 +5,8 @@ import type { Outcome } from './outcome';
 import { secondLook, type AuditColumn, type AuditTable, type Finding } from './secondLook';
 import { cellKey, type Cell } from './table';
 import { namesIn, parsedFormula } from './formula';
-import { logbookRules, type LogbookLook } from './logbookRules';
+import type { LogbookLook } from './logbookLook';
+import { logbookRules } from './logbookRules';
 
 /** A finding with the table that it is in. */
 export type TableFinding = Finding & { readonly table: string };

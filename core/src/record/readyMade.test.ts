@@ -240,6 +240,37 @@ describe('a second look at a logbook', () => {
   });
 });
 
+describe('a second look at how fine and how rounded', () => {
+  it('finds a reading that is finer than the glass deserves, by the step of the class', () => {
+    const coarse = { ...bench, overrides: [{ kind: 'burette' as const, step: '0.05' }] };
+    const readings = rows(panBrine, 'R M', '0.00 61.20', '10.05 73.26', '20.03 85.30');
+    const found = (conventions: typeof bench) =>
+      secondLookAt(panBrine, tableOf(readings), outcome(panBrine, readings, conventions), conventions).filter(
+        ({ code }) => code === 'finer-than-glass',
+      );
+    expect(found(coarse)).toMatchObject([{ place: { trial: 3, column: 'R' }, sure: 'likely' }]);
+    expect(found(coarse)[0]?.sentence).toContain('20.03 is finer than U-01 deserves: it is read to 0.05 mL');
+    expect(found(bench)).toEqual([]);
+  });
+
+  it('finds a percent error that was taken from the rounded result, and lets the unrounded stand', () => {
+    const clean = rows(boltPin, 'mass before after', '214.6 50.0 74.5', '214.5 48.0 72.4', '214.7 51.0 75.5');
+    const told = (answer: string) => {
+      const entries = [...clean, entry(0, besides.answer('alloy'), answer)];
+      return secondLookAt(boltPin, tableOf(entries), outcome(boltPin, entries), bench).map(
+        ({ code, sentence }) => `${code}: ${sentence}`,
+      );
+    };
+    // 8.75918, 8.79098 and 8.76327 make 8.77114: 0.328 % below 8.80. The rounded 8.77 lies 0.341 % below.
+    expect(result(boltPin, 'rho', clean).valueText).toBe('8.77');
+    expect(told('Bronze: we are only 0.34 % off.')).toEqual([
+      'percent-from-rounded: 0.34 % is what the rounded 8.77 gives; with all its digits the percent error is 0.33 %.',
+    ]);
+    for (const right of ['Bronze, 0.3 % below.', 'Bronze, 0,33% below.', 'Nearly 0 %.', '5 % tin', 'Bronze.'])
+      expect(told(right)).toEqual([]);
+  });
+});
+
 describe('what to improve', () => {
   it('reckons each change anew, best first: a finer cylinder helps, more trials hardly do', () => {
     const entries = rows(boltPin, 'mass before after', '84.0 10.0 20.0', '84.0 10.0 20.2', '84.0 10.0 19.8');
