@@ -179,6 +179,8 @@ export const besides = {
   photo: (table: string): string => `@photo ${table}`,
   /** Abandoned runs of the drop counter stay here. */
   run: (table: string): string => `@run ${table}`,
+  /** The mean of a column that a student works. */
+  mean: (column: string): string => `@mean ${column}`,
   handIn: '@hand-in',
   answer: (key: string): string => `@answer ${key}`,
   prediction: (key: string): string => `@prediction ${key}`,

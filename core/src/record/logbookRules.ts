@@ -1,10 +1,11 @@
+import type { DrillVerdict } from '../drills/check';
 import { parseNumber } from '../figures';
 import { digitRules } from './digitRules';
 import { besides, columnOf } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
 import { cellKey } from './table';
 import { valuesOf } from './trials';
-import { checkWorked } from './worked';
+import { checkMean, checkWorked } from './worked';
 
 /** Everything a second look looks for in a whole logbook; a new rule is a row. */
 export const logbookRules: readonly LogbookRule[] = [
@@ -108,24 +109,31 @@ export const logbookRules: readonly LogbookRule[] = [
               valuesOf(trial),
               conventions,
             );
-            if (!verdict || verdict.outcome === 'right') return [];
-            const sentence =
-              verdict.outcome === 'unreadable'
-                ? verdict.problem.message
-                : verdict.causes[0]
-                  ? `${verdict.causes[0].title} ${verdict.causes[0].look}`
-                  : 'Its readings give another value: reckon it once more.';
-            return [
-              {
-                code: 'worked-wrong',
-                table: table.key,
-                place: { trial: trial.trial, column: column.key },
-                sentence,
-                sure: 'certain',
-              },
-            ];
+            const sentence = whatIsWrong(verdict);
+            const place = { trial: trial.trial, column: column.key };
+            return sentence === null
+              ? []
+              : [{ code: 'worked-wrong', table: table.key, place, sentence, sure: 'certain' }];
           }),
         ),
+      ),
+  },
+  {
+    code: 'mean-contradicted',
+    find: ({ investigation, cells, outcome, conventions }) =>
+      investigation.tables.flatMap((table) =>
+        table.columns.flatMap((column): Found[] => {
+          const text = cells.get(cellKey(0, besides.mean(column.key)))?.current.text;
+          if (column.kind !== 'derived' || text === undefined) return [];
+          const trials = outcome.trials[table.key] ?? [];
+          const sentence = whatIsWrong(
+            checkMean(text, column, outcome.means[column.key], trials, conventions),
+          );
+          const place = { trial: 'mean', column: column.key } as const;
+          return sentence === null
+            ? []
+            : [{ code: 'mean-contradicted', table: table.key, place, sentence, sure: 'certain' }];
+        }),
       ),
   },
   {
@@ -207,3 +215,11 @@ export const logbookRules: readonly LogbookRule[] = [
   },
   ...digitRules,
 ];
+
+/** What to say of a number that a student worked; null where nothing is amiss. */
+function whatIsWrong(verdict: DrillVerdict | null): string | null {
+  if (!verdict || verdict.outcome === 'right') return null;
+  if (verdict.outcome === 'unreadable') return verdict.problem.message;
+  const [cause] = verdict.causes;
+  return cause ? `${cause.title} ${cause.look}` : 'Its readings give another value: reckon it once more.';
+}

@@ -22,6 +22,7 @@ import {
 } from './readyMade';
 import { entry, rows } from '../../test/entry';
 import { tableOf, type Entry } from './table';
+import { checkMean } from './worked';
 import { resultWorking, trialWorking } from './working';
 
 const bench = presetNamed('Chemistry bench');
@@ -228,6 +229,42 @@ describe('a second look at a logbook', () => {
     );
     expect(sentences[0]).toMatch(/more figures than the data justify/);
     expect(sentences[1]).toMatch(/upside down/);
+  });
+
+  it('checks the mean that a student worked, over the trials that count', () => {
+    const readings = [
+      ...rows(
+        shackleRing,
+        'mass before after V rho',
+        '62.48 21.4 29.3 7.9 7.9',
+        '62.48 20.0 28.0 8.0 7.8',
+        '62.47 21.0 28.9 7.9 7.9',
+        '62.47 21.0 30.9 9.9 6.3',
+      ),
+      entry(4, '@standing ring', 'excluded', { reason: 'a bubble' }),
+    ];
+    const table = shackleRing.tables[0]!.key;
+    const excluded = readings.map((own) =>
+      own.column.startsWith('@standing') ? { ...own, column: besides.standing(table) } : own,
+    );
+    const { means, trials } = outcome(shackleRing, excluded);
+    const column = shackleRing.tables[0]!.columns.find(({ key }) => key === 'rho')!;
+    const check = (text: string) =>
+      column.kind === 'derived' ? checkMean(text, column, means['rho'], trials[table] ?? [], bench) : null;
+    // 7.90886, 7.81 and 7.90759 make 7.87549; with the fourth, 6.31010, they make 7.48414.
+    expect(check('7.9')).toMatchObject({ outcome: 'right' });
+    expect(check('7.9 g/cm³')).toMatchObject({ outcome: 'right' });
+    for (const [text, code] of [
+      ['7.5', 'mean-holds-excluded'],
+      ['23.6', 'sum-not-divided'],
+    ] as const)
+      expect(check(text)).toMatchObject({ outcome: 'wrong', causes: [{ code }] });
+    expect(check('6.2')).toMatchObject({ outcome: 'wrong', causes: [] });
+    expect(check('seven')).toMatchObject({ outcome: 'unreadable' });
+    expect(look(shackleRing, [...excluded, entry(0, besides.mean('rho'), '7.5')])).toEqual([
+      ['mean-contradicted', 'mean', 'rho'],
+    ]);
+    expect(look(shackleRing, [...excluded, entry(0, besides.mean('rho'), '7.9')])).toEqual([]);
   });
 
   it('holds a density against what floated', () => {

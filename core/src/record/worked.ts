@@ -7,7 +7,7 @@ import { evaluateTree } from '../figures';
 import { parseProduct } from '../units';
 import { namesIn, parsedFormula } from './formula';
 import type { DerivedColumn } from './investigation';
-import type { Derived } from './trials';
+import { writtenMean, type Derived, type Trial } from './trials';
 
 /**
  * Checks a derived value that a student worked by hand: arithmetic, digits and unit, named by the mistake that leads to it.
@@ -41,9 +41,81 @@ export function checkWorked(
     },
     text,
     // The heading says the unit, so none has to stand in the cell.
-    parseNumber(text, conventions.trailingZeros).ok && unitIn(text, conventions) ? '' : column.unit,
+    unitIn(text, conventions) ? '' : column.unit,
     conventions,
   );
+}
+
+/**
+ * Checks a mean that a student worked of a column, over the trials that count. Null while there is nothing to check it against.
+ * @param mean of the values with all their digits.
+ */
+export function checkMean(
+  text: string,
+  column: DerivedColumn,
+  mean: Quantity | undefined,
+  trials: readonly Trial[],
+  conventions: Conventions,
+): DrillVerdict | null {
+  if (!mean) return null;
+  const right = writtenMean(mean, conventions);
+  return checkDrill(
+    {
+      prompt: `Mean of ${column.heading}`,
+      given: [],
+      value: mean.value,
+      lastPlace: mean.lastPlace,
+      text: right,
+      unit: column.unit,
+      unitChoices: [],
+      form: 'any',
+      mistakes: meanMistakes(column, mean, trials, conventions).filter((mistake) => mistake.text !== right),
+      working: [],
+    },
+    text,
+    unitIn(text, conventions) ? '' : column.unit,
+    conventions,
+  );
+}
+
+/** Other numbers that a student may have taken for the mean. */
+function meanMistakes(
+  { key }: DerivedColumn,
+  { lastPlace }: Quantity,
+  trials: readonly Trial[],
+  { rounding }: Conventions,
+): Mistake[] {
+  const values = (wanted: readonly Trial['standing'][]): Exact[] =>
+    trials.flatMap(({ standing, derived }) => {
+      const cell = derived[key];
+      return wanted.includes(standing) && cell?.state === 'reckoned' ? [cell.value.value] : [];
+    });
+  const [counting, all] = [values(['counts']), values(['counts', 'excluded'])];
+  const sum = (of: readonly Exact[]): Exact => Exact.sum(0, ...of);
+  const mistake = (code: string, title: string, look: string, value: Exact): Mistake => ({
+    code,
+    title,
+    look,
+    text: plain(writeTracked({ value, lastPlace }, rounding)),
+  });
+  if (counting.length < 2) return [];
+  return [
+    mistake(
+      'mean-holds-excluded',
+      'The excluded trial is still in it.',
+      'Only the trials that count make the mean.',
+      sum(all).div(all.length),
+    ),
+    mistake('sum-not-divided', 'That is the sum.', 'Divide it by how many trials count.', sum(counting)),
+    mistake(
+      'middle-for-mean',
+      'That is the middle between the largest and the smallest.',
+      'Every trial that counts belongs in a mean, not two of them.',
+      Exact.max(...counting)
+        .plus(Exact.min(...counting))
+        .div(2),
+    ),
+  ];
 }
 
 const unitIn = (text: string, { trailingZeros }: Conventions): boolean => {

@@ -139,12 +139,22 @@ function isBesides(
   if (ofTrial(besides.standing)) return trial > 0 && ['abandoned', 'excluded', 'counts'].includes(text);
   if ([besides.remark, besides.photo, besides.run].some(ofTrial)) return trial > 0;
   if (column === besides.handIn) return trial === 0;
+  if (column.startsWith(besides.mean('')))
+    return trial === 0 && text.length <= longestCell && workedMeans(tables).includes(column);
   return (
     trial === 0 &&
     (questions.some(({ key }) => besides.answer(key) === column) ||
       predictions.some(({ key }) => besides.prediction(key) === column))
   );
 }
+
+/** Whoever works a column works its mean too. */
+const workedMeans = (tables: Investigation['tables']): string[] =>
+  tables
+    .flatMap(({ columns }) => columns)
+    .flatMap((column) =>
+      column.kind === 'derived' && column.by === 'student' ? [besides.mean(column.key)] : [],
+    );
 
 async function checkPhoto({ models }: Database, logbookId: string, photoId: string): Promise<void> {
   const known =

@@ -126,6 +126,20 @@ describe('what is written besides readings', () => {
     expect(line.handedIn).toBe(true);
   });
 
+  it('keeps the mean of a column that students work, and of no other', async () => {
+    const { body } = await student.get('/api/logbooks');
+    const ring = body.logbooks.find(({ object }: { object: string }) => object === 'shackle ring');
+    const opened = await student.post(`/api/investigations/${ring.investigationId}/logbook`, {});
+    const send = async (rest: object, to = `/api/logbooks/${opened.body.logbookId}`) =>
+      (await student.post(`${to}/entries`, entry({ trial: 0, column: '@mean rho', text: '7.9', ...rest })))
+        .status;
+    expect(await send({})).toBe(200);
+    expect(await send({ trial: 1 })).toBe(422);
+    expect(await send({ column: '@mean mass' })).toBe(422);
+    expect(await send({ text: '7'.repeat(61) })).toBe(422);
+    expect(await send({}, path)).toBe(422);
+  });
+
   it('keeps a photograph as it is, and refuses what is none', async () => {
     const png = Buffer.from('89504e470d0a1a0a0000', 'hex');
     const photo = { id: randomUUID(), mediaType: 'image/png', base64: png.toString('base64') };

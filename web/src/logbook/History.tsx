@@ -67,6 +67,7 @@ const besideWords: Readonly<Record<string, string>> = {
   '@hand-in': 'handed in',
   '@answer': 'answer',
   '@prediction': 'prediction',
+  '@mean': 'mean',
 };
 
 function whatOf({ trial, column }: Entry, investigation: Investigation): string {

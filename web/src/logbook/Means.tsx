@@ -1,36 +1,92 @@
-import { writtenMean, type Table, type Trial } from '@green-beam/core';
+import { besides, checkMean, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
+import { useState } from 'react';
+import { useDraft } from '../outbox/useDraft';
 import { Figure } from '../ui/Figure';
-import type { Book } from './book';
+import { ReadingField } from '../ui/ReadingField';
+import { said, type Book } from './book';
+import { Worked } from './Worked';
 
-/** The mean of each column over the trials that count, to the place that its values justify. */
-export function Means({
-  book: { answer, outcome },
-  table,
-  trials,
-}: {
+interface Props {
   readonly book: Book;
   readonly table: Table;
   readonly trials: readonly Trial[];
-}) {
+}
+
+/** The mean of each column over the trials that count, to the place that its values justify. */
+export function Means({ book, table, trials }: Props) {
   const counting = trials.filter(({ standing }) => standing === 'counts').length;
   if (counting < 2) return null;
   return (
     <tfoot>
-      <tr className="border-t-2 border-ink">
+      <tr className="border-t-2 border-ink align-top">
         <th scope="row" className="py-2 pr-3 text-left font-bold">
           Mean
         </th>
-        {table.columns.map((column) => {
-          // A student who works a column works its mean too; a time of day has none.
-          const own = column.kind !== 'clock' && !(column.kind === 'derived' && column.by === 'student');
-          const mean = own ? outcome.means[column.key] : undefined;
-          return (
-            <td key={column.key} className="py-2 pr-3 text-lg">
-              {mean && <Figure text={writtenMean(mean, answer.conventions)} />}
-            </td>
-          );
-        })}
+        {table.columns.map((column) => (
+          <td key={column.key} className="py-2 pr-3 text-lg">
+            {column.kind === 'derived' && column.by === 'student' ? (
+              <WorkedMean book={book} column={column} trials={trials} />
+            ) : (
+              <Figure text={meanText(book, column)} />
+            )}
+          </td>
+        ))}
       </tr>
     </tfoot>
+  );
+}
+
+/** A mean as it is written; empty for a time of day, which has none, and for one that a student has yet to work. */
+export function meanText({ answer, outcome, table }: Book, column: Column): string {
+  if (column.kind === 'derived' && column.by === 'student') return said(table, 0, besides.mean(column.key));
+  const mean = column.kind === 'clock' ? undefined : outcome.means[column.key];
+  return mean ? writtenMean(mean, answer.conventions) : '';
+}
+
+/** Whoever works a column works its mean too: it is checked, not replaced. Pressed, it is written anew. */
+function WorkedMean({
+  book,
+  column,
+  trials,
+}: Omit<Props, 'table'> & { readonly column: Extract<Column, { kind: 'derived' }> }) {
+  const { answer, outcome } = book;
+  const [text, setText] = useDraft(`${answer.id}/0/${besides.mean(column.key)}`);
+  const [again, setAgain] = useState(false);
+  const now = meanText(book, column);
+  const writeDown = () => {
+    setAgain(false);
+    if (text.trim() === '') return;
+    book.say(0, besides.mean(column.key), text.trim());
+    setText('');
+  };
+  if (answer.mayWrite && (now === '' || again || text !== ''))
+    return (
+      <ReadingField
+        aria-label={`Mean of ${column.heading}${column.unit === '' ? '' : ` in ${column.unit}`}`}
+        autoFocus={again}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={writeDown}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    );
+  const verdict =
+    now === '' ? null : checkMean(now, column, outcome.means[column.key], trials, answer.conventions);
+  return (
+    <>
+      {answer.mayWrite ? (
+        <button
+          type="button"
+          className="-mx-1 rounded-sm px-1 hover:bg-white hover:outline-1 hover:outline-ink"
+          aria-label={`Write the mean of ${column.heading} anew, ${now}`}
+          onClick={() => setAgain(true)}
+        >
+          <Figure text={now} />
+        </button>
+      ) : (
+        <Figure text={now} />
+      )}
+      {verdict && <Worked verdict={verdict} />}
+    </>
   );
 }

@@ -17,6 +17,7 @@ import { Button } from '../ui/Button';
 import { Figure, Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
 import { said, saidIn, useOpenBook, type Book } from './book';
+import { meanText } from './Means';
 import { ResultPlot } from './ResultPlot';
 import { leanOf, useFindings } from './SecondLook';
 import { WorkingSteps } from './Working';
@@ -236,6 +237,20 @@ function Readings({ book, table }: { readonly book: Book; readonly table: Table 
             </tr>
           ))}
         </tbody>
+        {trials.filter(({ standing }) => standing === 'counts').length > 1 && (
+          <tfoot>
+            <tr className="border-t-2 border-ink">
+              <th scope="row" className="py-1 pr-3 text-left">
+                Mean
+              </th>
+              {table.columns.map((column) => (
+                <td key={column.key} className="py-1 pr-3">
+                  <Figure text={meanText(book, column)} />
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        )}
       </table>
     </div>
   );

@@ -7,6 +7,7 @@ import { Figure } from '../ui/Figure';
 import { TextField } from '../ui/fields';
 import { ReadingField } from '../ui/ReadingField';
 import type { Book, Writing } from './book';
+import { Worked } from './Worked';
 
 interface Props {
   readonly answer: Book['answer'];
@@ -60,19 +61,6 @@ export function WrittenCell({ answer, cell, column, waits, verdict, write }: Pro
       {advice && <p className="text-sm text-brass">{advice}</p>}
       {verdict && <Worked verdict={verdict} />}
     </div>
-  );
-}
-
-/** Whether a value that was worked by hand is right, and if not, by which mistake. */
-function Worked({ verdict }: { readonly verdict: DrillVerdict }) {
-  if (verdict.outcome === 'right') return <p className="text-sm text-beam">Worked right.</p>;
-  if (verdict.outcome === 'unreadable')
-    return <p className="text-sm text-brass">{verdict.problem.message}</p>;
-  const [cause] = verdict.causes;
-  return (
-    <p className="text-sm text-vermilion">
-      {cause ? `${cause.title} ${cause.look}` : 'Your readings give another value. Reckon it once more.'}
-    </p>
   );
 }
 

@@ -1,4 +1,4 @@
-import { boltPin, type Entry } from '@green-beam/core';
+import { boltPin, shackleRing, type Entry } from '@green-beam/core';
 import { entry, rows } from '@green-beam/core/test/entry';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
@@ -67,6 +67,7 @@ describe('a table of trials', () => {
     await user.keyboard('{ArrowRight}{ArrowRight}');
     expect(cell(/Trial 1, Volume after/)).toHaveFocus();
     // What was typed has been written down on leaving; its cell is reached all the same.
+    await screen.findByRole('button', { name: /Correct Volume before of trial 1, 12/ });
     await user.keyboard('{ArrowLeft}');
     expect(screen.getByRole('button', { name: /Correct Volume before of trial 1, 12/ })).toHaveFocus();
     await user.keyboard('{Control>}{ArrowDown}{/Control}');
@@ -173,5 +174,36 @@ describe('a written reading', () => {
     expect(alert).toHaveTextContent('“214.6” was not stored: A trial has a whole number.');
     await user.click(within(alert).getByRole('button', { name: 'Put it aside' }));
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+  });
+});
+
+describe('a column that students work', () => {
+  const worked = rows(
+    shackleRing,
+    'mass before after V rho',
+    '62.48 21.4 29.3 7.9 7.9',
+    '62.48 20.0 28.0 8.0 0.13',
+    '62.47 21.0 28.9 7.9 7.9',
+  );
+
+  it('is checked cell by cell, and so is its mean, which can be written anew', async () => {
+    const { user, lines, stored } = await openLogbook(shackleRing, worked);
+    expect(screen.getByRole('row', { name: /^1/ })).toHaveTextContent('Worked right.');
+    expect(screen.getByRole('row', { name: /^2/ })).toHaveTextContent('The fraction is upside down.');
+    const mean = () => screen.getByRole('row', { name: /^Mean/ });
+    await user.type(screen.getByRole('textbox', { name: 'Mean of Density in g/cm³' }), '23.6{Enter}');
+    await waitFor(() => expect(lines().at(-1)).toBe('0 @mean rho 23.6'));
+    expect(mean()).toHaveTextContent('That is the sum. Divide it by how many trials count.');
+    await user.click(screen.getByRole('button', { name: 'Write the mean of Density anew, 23.6' }));
+    await user.type(screen.getByRole('textbox', { name: 'Mean of Density in g/cm³' }), '7.9{Enter}');
+    await waitFor(() => expect(lines().at(-1)).toBe('0 @mean rho 7.9'));
+    expect(stored.at(-1)?.replaces).toBe(stored.at(-2)?.id);
+    await waitFor(() => expect(mean()).toHaveTextContent(/7\.9Worked right\./));
+  });
+
+  it('shows its mean to whoever only looks', async () => {
+    await openLogbook(shackleRing, [...worked, entry(0, '@mean rho', '7.9')], { mayWrite: false });
+    expect(screen.getByRole('row', { name: /^Mean/ })).toHaveTextContent(/7\.9Worked right\./);
+    expect(screen.queryByRole('textbox')).toBeNull();
   });
 });
