@@ -1,10 +1,10 @@
 import { unitOf, type Column, type Table } from '@green-beam/core';
 import { Symbol } from '../ui/Symbol';
 
-export const trialRem = 7;
+export const trialRem = 6.2;
 
 export const columnRem = (column: Column): number =>
-  column.kind !== 'derived' ? 10.2 : column.by === 'student' ? 9 : 6.5;
+  column.kind !== 'derived' ? 9.2 : column.by === 'student' ? 8.4 : 6.5;
 
 export const widthOf = ({ columns }: Table): number =>
   columns.reduce((sum, column) => sum + columnRem(column), trialRem);
@@ -23,7 +23,7 @@ export function ColumnHeading({ column }: { readonly column: Column }) {
           </span>
         )}
         {column.kind === 'derived' && column.by === 'student' && (
-          <span className="ml-2 text-sm text-soft">worked by you</span>
+          <span className="block text-sm text-soft">worked by you</span>
         )}
       </span>
     </th>

@@ -89,7 +89,7 @@ function DrawnRow({
         standing !== 'counts' && 'bg-rule/30',
       )}
     >
-      <th scope="row" className="py-2 pr-3 text-left font-normal">
+      <th scope="row" className="pt-3 pb-2 pr-3 text-left font-normal">
         <span className="whitespace-nowrap">
           <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
           {(trial || answer.mayWrite) && (
@@ -164,9 +164,9 @@ function Said({
 }
 
 function DerivedCell({ cell }: { readonly cell: Derived | undefined }) {
-  if (cell?.state === 'refused') return <p className="py-1.5 text-sm text-vermilion">{cell.reason}</p>;
+  if (cell?.state === 'refused') return <p className="py-1 text-sm text-vermilion">{cell.reason}</p>;
   return (
-    <p className="py-1.5 text-lg">
+    <p className="py-1 text-lg">
       {cell?.state === 'reckoned' ? <Figure text={cell.text} /> : <span className="text-soft">–</span>}
     </p>
   );
