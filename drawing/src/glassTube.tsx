@@ -170,7 +170,7 @@ function EvenMarks({ tube: { middleX, radius }, model, yOf, height, otherNumber 
     <g fill="#ffffff" stroke="#ffffff" fontFamily={figureFont}>
       {lines.map((value) => {
         const y = yOf(value);
-        if (y < -12 || y > height + 12) return null;
+        if (y < -12 || y > height - 2) return null;
         const count = Math.round(value / d);
         const numbered = count % spaces === 0;
         const middle = spaces % 2 === 0 && count % (spaces / 2) === 0;
