@@ -30,6 +30,9 @@ export interface SimulatedReading {
   readonly tries: readonly SimulatedTry[];
 }
 
+/** How often a slip that is none of one's own happens all the same. */
+const strayFault = 0.35;
+
 /** A made-up student reads one seeded setting: now and then with one of their faults, then once more. */
 export function readOnce(who: Reader, conventions: Conventions, random: Random): SimulatedReading {
   const instrument = instrumentOf(random.chance(0.55) ? 'graduated-cylinder' : 'three-beam-balance');
@@ -56,7 +59,8 @@ function honest(reading: Reading, random: Random): string {
   return written(reading, truth + off);
 }
 
-function slipOf({ habits }: Reader, reading: Reading, random: Random): string {
+/** Null where none of their own faults can happen here, and no other happened either. */
+function slipOf({ habits }: Reader, reading: Reading, random: Random): string | null {
   const predictions = predictAlone(reading);
   const habitual = predictions.filter(({ faults }) => faults.some(({ code }) => habits.includes(code)));
   const right = new Exact(written(reading, reading.instrument.indication(reading.setting)));
@@ -65,9 +69,9 @@ function slipOf({ habits }: Reader, reading: Reading, random: Random): string {
   if (decimals > 0 && habits.some((habit) => habit.startsWith('dropped')))
     return right.toFixed(decimals - 1, Exact.ROUND_DOWN);
   if (habits.includes('extra-digit')) return `${right.toFixed(decimals)}${random.whole(1, 9)}`;
-  return predictions.length > 0
+  return predictions.length > 0 && random.chance(strayFault)
     ? written(reading, random.pick(predictions).value)
-    : right.plus(reading.judging.d).toFixed(decimals);
+    : null;
 }
 
 const divisionsOff = (instrument: Instrument, setting: Setting, text: string, division: string): number =>
