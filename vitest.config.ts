@@ -4,8 +4,14 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'] } },
-      { test: { name: 'drawing', include: ['drawing/src/**/*.test.tsx'] } },
+      {
+        test: {
+          name: 'core',
+          isolate: false,
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts'],
+        },
+      },
+      { test: { name: 'drawing', isolate: false, include: ['drawing/src/**/*.test.tsx'] } },
       {
         test: {
           name: 'server',
