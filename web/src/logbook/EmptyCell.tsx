@@ -84,15 +84,14 @@ export function EmptyCell({ answer, trial, column, next, write, onBlock, onRun }
           onAbandoned={(count) => onRun(trial, `${count} drops`)}
         />
       )}
-      {advice && (
-        // It hangs over what is below, so that nothing moves while one types.
-        <p
-          id={adviceId}
-          className="absolute top-full left-0 z-20 w-52 border border-brass-line bg-white px-2 py-1 text-sm text-brass"
-        >
-          {advice}
-        </p>
-      )}
+      {/* It hangs over what is below, from a box without size: nothing moves while one types, and nothing is laid out anew. */}
+      <div className="absolute top-full left-0 z-20 h-0 w-52 [contain:size_layout]">
+        {advice && (
+          <p id={adviceId} className="border border-brass-line bg-white px-2 py-1 text-sm text-brass">
+            {advice}
+          </p>
+        )}
+      </div>
     </div>
   );
 }

@@ -90,7 +90,8 @@ function DrawnRow({
       )}
     >
       <th scope="row" className="pt-3 pb-2 pr-3 text-left font-normal">
-        <span className="whitespace-nowrap">
+        {/* Placed by itself: a row that has such a part is not painted anew when another one is. */}
+        <span className="relative whitespace-nowrap">
           <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
           {(trial || answer.mayWrite) && (
             <TrialMenu {...{ answer, number, trial, say, add }} table={table.key} remark={beside.remark} />

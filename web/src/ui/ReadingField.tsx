@@ -18,7 +18,14 @@ export function ReadingField({ value, size = 'cell', className, ...input }: Prop
   const text = size === 'large' ? largeText(value.length) : 'text-lg';
   const box = size === 'large' ? 'px-1 py-1' : 'px-2 py-1.5';
   return (
-    <span className={clsx('relative block min-w-0 rounded-sm', size === 'cell' && 'bg-white/40', className)}>
+    <span
+      className={clsx(
+        'relative block min-w-0 rounded-sm',
+        // Of a fixed size, so that a key press lays out the field and not the page.
+        size === 'cell' && 'h-11 bg-white/40 [contain:size_layout]',
+        className,
+      )}
+    >
       <span
         aria-hidden="true"
         className={clsx(
