@@ -65,7 +65,12 @@ test('two devices that write one cell at once keep both, and say so', async ({ p
   await page.getByLabel('Trial 3, Mass of the pin in g').fill('214.4');
   await page.keyboard.press('Enter');
   await mate.getByLabel('Trial 3, Mass of the pin in g').fill('214.6');
+  // Stored, not only shown: it has to be the first of the two.
+  const stored = mate.waitForResponse(
+    (answer) => answer.request().method() === 'POST' && answer.url().endsWith('/entries'),
+  );
   await mate.keyboard.press('Enter');
+  expect((await stored).ok()).toBe(true);
   await expect(mate.getByRole('button', { name: /of trial 3, 214.6/ })).toBeVisible();
   await page.context().setOffline(false);
   for (const device of [page, mate]) {
