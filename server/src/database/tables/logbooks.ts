@@ -1,0 +1,104 @@
+import type { Investigation } from '@green-beam/core';
+import { DataTypes } from 'sequelize';
+import { id, key, needed, type Define, type Row } from './table';
+
+export interface InvestigationRow extends Row {
+  id: string;
+  classId: string;
+  body: Investigation;
+  /** The first version of it; what is changed becomes the next version, and old logbooks keep theirs. */
+  familyId: string;
+  version: number;
+  /** True once it is no longer set; a setting of the class, not part of the record. */
+  retired: boolean;
+}
+
+export interface LogbookRow extends Row {
+  id: string;
+  investigationId: string;
+  conventionsId: string;
+}
+
+export interface LogbookMemberRow extends Row {
+  logbookId: string;
+  personId: string;
+}
+
+export interface LogbookEntryRow extends Row {
+  id: string;
+  seq?: string;
+  logbookId: string;
+  trial: number;
+  column: string;
+  text: string;
+  tag: string;
+  readerId: string;
+  origin: 'own' | 'partner' | 'teacher' | 'simulated' | 'balance';
+  replaces: string | null;
+  reason: string | null;
+  writtenAt: Date;
+}
+
+export interface LogbookPhotoRow extends Row {
+  id: string;
+  logbookId: string;
+  personId: string;
+  mediaType: string;
+  bytes: Buffer;
+}
+
+export interface KeptCalculationRow extends Row {
+  id: string;
+  logbookId: string;
+  personId: string;
+  expression: string;
+  result: string;
+}
+
+const { BIGINT, BLOB, BOOLEAN, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+
+/** Investigations and the logbooks that are kept of them. */
+export const logbooksTables = (table: Define) => ({
+  investigations: table<InvestigationRow>('investigations', {
+    id: id(),
+    classId: needed(UUID),
+    body: needed(JSONB),
+    familyId: needed(UUID),
+    version: { ...needed(INTEGER), defaultValue: 1 },
+    retired: { ...needed(BOOLEAN), defaultValue: false },
+  }),
+  logbooks: table<LogbookRow>('logbooks', {
+    id: id(),
+    investigationId: needed(UUID),
+    conventionsId: needed(UUID),
+  }),
+  logbookMembers: table<LogbookMemberRow>('logbook_members', { logbookId: key(), personId: key() }),
+  logbookEntries: table<LogbookEntryRow>('logbook_entries', {
+    id: id(),
+    seq: { type: BIGINT, allowNull: false, autoIncrement: true },
+    logbookId: needed(UUID),
+    trial: needed(INTEGER),
+    column: needed(TEXT),
+    text: needed(TEXT),
+    tag: needed(TEXT),
+    readerId: needed(UUID),
+    origin: needed(TEXT),
+    replaces: UUID,
+    reason: TEXT,
+    writtenAt: needed(DATE),
+  }),
+  logbookPhotos: table<LogbookPhotoRow>('logbook_photos', {
+    id: id(),
+    logbookId: needed(UUID),
+    personId: needed(UUID),
+    mediaType: needed(TEXT),
+    bytes: needed(BLOB),
+  }),
+  keptCalculations: table<KeptCalculationRow>('kept_calculations', {
+    id: id(),
+    logbookId: needed(UUID),
+    personId: needed(UUID),
+    expression: needed(TEXT),
+    result: needed(TEXT),
+  }),
+});

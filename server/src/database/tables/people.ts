@@ -1,0 +1,84 @@
+import type { Role, StaffRole } from '@green-beam/contract';
+import type { Conventions } from '@green-beam/core';
+import { DataTypes } from 'sequelize';
+import { id, key, needed, type Define, type Row } from './table';
+
+export interface PersonRow extends Row {
+  id: string;
+  role: Role;
+  name: string;
+  address: string | null;
+  secretHash: string;
+}
+
+export interface ClassRow extends Row {
+  id: string;
+  code: string;
+  name: string;
+}
+
+export interface ClassConventionsRow extends Row {
+  id: string;
+  classId: string;
+  version: number;
+  body: Conventions;
+}
+
+export interface ClassStaffRow extends Row {
+  classId: string;
+  personId: string;
+  role: StaffRole;
+}
+
+export interface ClassStudentRow extends Row {
+  classId: string;
+  personId: string;
+  /** The name as it is compared at sign-in. */
+  nameKey: string;
+  /** True where this student may have the scale described in words. */
+  spoken?: boolean;
+}
+
+export interface BenchGroupRow extends Row {
+  id: string;
+  classId: string;
+  name: string;
+}
+
+export interface BenchGroupMemberRow extends Row {
+  groupId: string;
+  personId: string;
+}
+
+const { BOOLEAN, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+
+/** Who there is, and which class and bench they belong to. */
+export const peopleTables = (table: Define) => ({
+  people: table<PersonRow>('people', {
+    id: id(),
+    role: needed(TEXT),
+    name: needed(TEXT),
+    address: TEXT,
+    secretHash: needed(TEXT),
+  }),
+  classes: table<ClassRow>('classes', { id: id(), code: needed(TEXT), name: needed(TEXT) }),
+  classConventions: table<ClassConventionsRow>('class_conventions', {
+    id: id(),
+    classId: needed(UUID),
+    version: needed(INTEGER),
+    body: needed(JSONB),
+  }),
+  classStaff: table<ClassStaffRow>('class_staff', { classId: key(), personId: key(), role: needed(TEXT) }),
+  classStudents: table<ClassStudentRow>('class_students', {
+    classId: key(),
+    personId: key(),
+    nameKey: needed(TEXT),
+    spoken: { ...needed(BOOLEAN), defaultValue: false },
+  }),
+  benchGroups: table<BenchGroupRow>('bench_groups', {
+    id: id(),
+    classId: needed(UUID),
+    name: needed(TEXT),
+  }),
+  benchGroupMembers: table<BenchGroupMemberRow>('bench_group_members', { groupId: key(), personId: key() }),
+});
