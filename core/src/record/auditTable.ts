@@ -1,4 +1,4 @@
-import type { Exact} from '../figures';
+import type { Exact } from '../figures';
 import { parseNumber, roundToPlace } from '../figures';
 
 /** A table as a careful reader finds it: texts as they were written. */

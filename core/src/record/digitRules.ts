@@ -1,5 +1,8 @@
-import { Exact, parseNumber, roundToPlace } from '../figures';
+import { percentError } from '../density/percentError';
+import { Exact, measured, parseNumber } from '../figures';
+import { instrumentOf } from '../instruments';
 import { readAs } from './advice';
+import { close, decimals } from './auditTable';
 import { besides, kitOf, type Investigation } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
 import { cellKey, type Cell } from './table';
@@ -11,7 +14,8 @@ export const digitRules: readonly LogbookRule[] = [
     find: (look) =>
       eachMeasured(look, (column, table, trials) => {
         const { investigation, conventions, cells } = look;
-        if (!glass.has(kitOf(investigation, column.tag).kind)) return [];
+        // What holds liquid: its maker's tolerance, not the eye, sets how fine a reading may be.
+        if (instrumentOf(kitOf(investigation, column.tag).kind).quantity !== 'volume') return [];
         const { make, step } = readAs(column, investigation, conventions);
         return trials.flatMap((trial): Found[] => {
           const parsed = parseNumber(cells.get(cellKey(trial, column.key))?.current.text ?? '');
@@ -32,38 +36,32 @@ export const digitRules: readonly LogbookRule[] = [
   },
   {
     code: 'percent-from-rounded',
-    find: ({ investigation, cells, outcome }) =>
+    find: ({ investigation, cells, outcome, conventions }) =>
       outcome.results.flatMap((state): Found[] => {
         if (state.state !== 'reckoned' || !state.result.percentError || !state.plan.accepted) return [];
         const { result, plan } = state;
-        const accepted = new Exact(state.plan.accepted.value);
-        const rounded = parseNumber(result.valueText);
-        if (!rounded.ok || accepted.isZero()) return [];
-        const fromRounded = rounded.number.value.minus(accepted).div(accepted).times(100).abs();
+        const [rounded, accepted] = [result.valueText, state.plan.accepted.value].map((text) =>
+          parseNumber(text),
+        );
+        if (!rounded?.ok || !accepted?.ok) return [];
+        const fromRounded = percentError(
+          measured(rounded.number),
+          accepted.number,
+          conventions,
+        ).percent.abs();
         const exact = state.result.percentError.percent.abs();
         return percentsIn(investigation, cells)
-          .filter((text) => reads(fromRounded, text) && !reads(exact, text))
+          .filter((text) => close(new Exact(text), fromRounded, text) && !close(new Exact(text), exact, text))
           .map((text) => ({
             code: 'percent-from-rounded',
             table: investigation.tables[0]?.key ?? '',
             place: { trial: 'mean', column: plan.key },
-            sentence: `${text} % is what the rounded ${result.valueText} gives; with all its digits the percent error is ${exact.toDecimalPlaces(Math.max(1, decimalsOf(text))).toString()} %.`,
+            sentence: `${text} % is what the rounded ${result.valueText} gives; with all its digits the percent error is ${exact.toDecimalPlaces(Math.max(1, decimals(text))).toString()} %.`,
             sure: 'likely',
           }));
       }),
   },
 ];
-
-/** Glass that holds liquid: its maker's tolerance, not the eye, sets how fine a reading may be. */
-const glass: ReadonlySet<string> = new Set([
-  'graduated-cylinder',
-  'burette',
-  'graduated-pipette',
-  'volumetric-pipette',
-  'squeeze-pipette',
-  'beaker',
-  'volumetric-flask',
-]);
 
 /** The percentages that stand in written answers, without their signs. */
 const percentsIn = ({ questions }: Investigation, cells: ReadonlyMap<string, Cell>): string[] =>
@@ -71,11 +69,3 @@ const percentsIn = ({ questions }: Investigation, cells: ReadonlyMap<string, Cel
     const answer = cells.get(cellKey(0, besides.answer(key)))?.current.text ?? '';
     return [...answer.matchAll(/(\d+(?:[.,]\d+)?)\s*%/g)].map(([, text = '']) => text.replace(',', '.'));
   });
-
-const decimalsOf = (text: string): number => text.split('.')[1]?.length ?? 0;
-
-/** Whether a number reads like this to the decimals that the text has, whichever way a tie is rounded. */
-const reads = (value: Exact, text: string): boolean =>
-  (['half-away', 'half-even'] as const).some((rounding) =>
-    roundToPlace(value, -decimalsOf(text), rounding).eq(text),
-  );
