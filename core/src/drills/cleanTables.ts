@@ -32,7 +32,7 @@ function oilTable(random: Random): AuditTable {
     const full = new Exact(bottle).plus(oil.times(random.between(0.79, 0.81))).toFixed(2);
     return {
       trial,
-      excluded: trial === 4,
+      excluded: trial === 4 ? 'drops lost' : null,
       cells: {
         bottle,
         full,
@@ -74,7 +74,7 @@ function panTable(random: Random): AuditTable {
     const [before, after] = [deep.toFixed(1), (deep - long * 0.04).toFixed(1)];
     return {
       trial,
-      excluded: trial === 2,
+      excluded: trial === 2 ? 'it rained in' : null,
       cells: {
         from,
         to,
@@ -113,7 +113,7 @@ export function withMean(
   table: AuditTable,
   column: string,
   decimals: number,
-  rows: readonly AuditRow[] = table.rows.filter(({ excluded }) => !excluded),
+  rows: readonly AuditRow[] = table.rows.filter(({ excluded }) => excluded === null),
 ): AuditTable {
   const sum = rows.reduce((total, row) => total.plus(row.cells[column] ?? '0'), new Exact(0));
   return { ...table, mean: { column, text: sum.div(rows.length).toFixed(decimals) } };

@@ -109,9 +109,9 @@ describe('the second look', () => {
       },
     ],
     rows: [
-      { trial: 1, excluded: false, cells: { a: '50.2', b: '60.4', v: '10.2' } },
-      { trial: 2, excluded: true, cells: { a: '49.8', b: '63.8', v: '14.0' } },
-      { trial: 3, excluded: false, cells: { a: '50.1', b: '60.4', v: '10.3' } },
+      { trial: 1, excluded: null, cells: { a: '50.2', b: '60.4', v: '10.2' } },
+      { trial: 2, excluded: 'drops lost', cells: { a: '49.8', b: '63.8', v: '14.0' } },
+      { trial: 3, excluded: null, cells: { a: '50.1', b: '60.4', v: '10.3' } },
     ],
     mean: { column: 'v', text: '10.25' },
   };

@@ -27,7 +27,8 @@ export interface AuditColumn {
 
 export interface AuditRow {
   readonly trial: number;
-  readonly excluded: boolean;
+  /** Why it does not count; null where it counts. */
+  readonly excluded: string | null;
   readonly cells: Readonly<Record<string, string>>;
 }
 

@@ -34,9 +34,9 @@ function auditOf(table: Table, { investigation, cells, outcome, conventions }: L
     columns: table.columns.map((column) => auditColumn(column, investigation, conventions)),
     rows: (outcome.trials[table.key] ?? [])
       .filter(({ standing }) => standing !== 'abandoned')
-      .map(({ trial, standing }) => ({
+      .map(({ trial, standing, reason }) => ({
         trial,
-        excluded: standing === 'excluded',
+        excluded: standing === 'excluded' ? (reason ?? '') : null,
         cells: Object.fromEntries(
           table.columns.map(({ key }) => [key, cells.get(cellKey(trial, key))?.current.text ?? '']),
         ),

@@ -26,7 +26,7 @@ function meanFinding(table: AuditTable, code: 'mean-holds-excluded' | 'mean-cont
   };
   const [written, kept, all] = [
     number(text),
-    of(table.rows.filter(({ excluded }) => !excluded)),
+    of(table.rows.filter(({ excluded }) => excluded === null)),
     of(table.rows),
   ];
   if (!written || !kept || !all || close(written, kept, text)) return [];

@@ -176,13 +176,13 @@ function Table({
         </thead>
         <tbody>
           {table.rows.map(({ trial, excluded, cells }) => (
-            <tr key={trial} className={clsx('border-b border-rule', excluded && 'text-soft')}>
+            <tr key={trial} className={clsx('border-b border-rule', excluded !== null && 'text-soft')}>
               <th scope="row" className="px-2 py-1 text-left font-normal">
                 {trial}
-                {excluded && <span className="ml-2 text-sm">excluded: drops lost</span>}
+                {excluded !== null && <span className="ml-2 text-sm">excluded: {excluded}</span>}
               </th>
               {table.columns.map(({ key }) => (
-                <td key={key} className={clsx('py-1', excluded && 'line-through')}>
+                <td key={key} className={clsx('py-1', excluded !== null && 'line-through')}>
                   {cell({ trial, column: key }, cells[key] ?? '')}
                 </td>
               ))}
