@@ -48,7 +48,15 @@ export * from './kinds';
 export * from './instrument';
 export * from './scale';
 export * from './glass';
-export { levelRiders, nearest, type Beam, type BeamModel, type Riders } from './riders';
+export {
+  levelRiders,
+  nearest,
+  type BalanceSetting,
+  type Beam,
+  type BeamBalanceKind,
+  type BeamModel,
+  type Riders,
+} from './riders';
 export * from './beamBalance';
 export * from './ringMark';
 export * from './zeroError';
@@ -69,6 +77,7 @@ export * from './verniers';
 export { turnedBy, type CaliperSetting, type Jaws } from './caliperGrip';
 export * from './vernierCaliper';
 export * from './digitalCaliper';
+export * from './screws';
 export * from './micrometer';
 export * from './graduatedCylinder';
 export * from './burette';

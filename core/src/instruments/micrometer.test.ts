@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { seeded } from '../chance/random';
 import { presetNamed } from '../conventions';
 import { checkReading } from '../reading';
-import { micrometer, micrometers, screwParts, type MicrometerSetting } from './micrometer';
+import { micrometer } from './micrometer';
+import { micrometers, screwParts, type MicrometerSetting } from './screws';
 
 describe.each(micrometers.map((model) => [model.name, model] as const))('%s', (_, model) => {
   const random = seeded(5);

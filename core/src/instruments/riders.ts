@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import type { Model } from './instrument';
+import type { Model, Setting } from './instrument';
 import { slack } from './scale';
 
 /** One beam of a balance, with its rider's reach and the distance of its notches, in grams. */
@@ -20,6 +20,20 @@ export interface BeamModel extends Model {
 
 /** Where the riders stand on their beams, in grams. */
 export type Riders = Readonly<Record<string, number>>;
+
+export type BeamBalanceKind = 'three-beam-balance' | 'four-beam-balance';
+
+export interface BalanceSetting extends Setting {
+  readonly kind: BeamBalanceKind;
+  readonly riders: Riders;
+  /** Mass of the object, in grams. */
+  readonly loadGrams: number;
+  readonly onPan: boolean;
+  /** What the balance shows too much when empty with the zero screw as it stands, in grams. */
+  readonly zeroErrorGrams: number;
+  /** True once somebody has the apparatus in hand: then the pointer tells whether the riders mean anything. */
+  readonly handled: boolean;
+}
 
 /** Grams, without binary noise. */
 export const tidy = (grams: number): number => Number(grams.toFixed(4));
