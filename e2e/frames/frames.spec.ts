@@ -1,4 +1,6 @@
 import type { CDPSession, Page } from '@playwright/test';
+import { resolve } from 'node:path';
+import { build } from 'vite';
 import { baseUrl, signInStudent, test } from '../support/people';
 import { settingShown } from '../support/reading';
 
@@ -57,6 +59,11 @@ test('main-thread work of a frame while dragging, at a quarter of the speed', as
     );
   });
   await record('(a bare circle)', /circle/, 'x');
+  // And what React takes with it, when all there is to draw is that circle.
+  await page.goto('about:blank');
+  await page.setContent('<div id="root"></div>');
+  await page.addScriptTag({ content: await circleByReact() });
+  await record('(a circle by React)', /circle/, 'x');
   for (const [instrument, handle, along] of drags) {
     await settingShown(page, async () => {
       await page.goto(`${baseUrl()}/bench`);
@@ -66,6 +73,20 @@ test('main-thread work of a frame while dragging, at a quarter of the speed', as
   }
   console.table(rows);
 });
+
+async function circleByReact(): Promise<string> {
+  const built = await build({
+    configFile: false,
+    logLevel: 'warn',
+    define: { 'process.env.NODE_ENV': '"production"' },
+    build: {
+      write: false,
+      lib: { entry: resolve(import.meta.dirname, 'circle.tsx'), formats: ['iife'], name: 'circle' },
+    },
+  });
+  for (const output of [built].flat()) if ('output' in output) return output.output[0].code;
+  throw new Error('The circle was not built.');
+}
 
 /** Drags to and fro, and gives the milliseconds of main-thread work in each frame. */
 async function dragged(page: Page, session: CDPSession, handle: RegExp, along: 'x' | 'y'): Promise<number[]> {

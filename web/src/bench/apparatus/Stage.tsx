@@ -1,5 +1,13 @@
 import { Lens, PointedOut, type Point, type Spots } from '@green-beam/drawing';
-import { useContext, useEffect, useEffectEvent, useState, type KeyboardEvent, type ReactNode } from 'react';
+import {
+  useContext,
+  useEffect,
+  useEffectEvent,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+} from 'react';
 import { isTyping } from '../../shell/useSectionKeys';
 import { Button } from '../../ui/Button';
 import { inDrawing } from './handle';
@@ -34,6 +42,10 @@ export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools,
     setLens(!lens);
   };
   useStageKeys({ ...keys, l: turnLens });
+  const moveLensTo = (event: PointerEvent<SVGSVGElement>) => {
+    const place = inDrawing(event);
+    if (place) setAt({ x: place.x, y: place.y });
+  };
   const moveLens = (event: KeyboardEvent) => {
     const step = event.shiftKey ? lensStep / 6 : lensStep;
     const [dx, dy] = (
@@ -58,10 +70,7 @@ export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools,
           className="absolute inset-0 size-full"
           role="group"
           aria-label={label}
-          onPointerMove={(event) => {
-            const place = lens ? inDrawing(event) : null;
-            if (place) setAt({ x: place.x, y: place.y });
-          }}
+          onPointerMove={lens ? moveLensTo : undefined}
         >
           <Lens at={lens ? at : null} zoom={zoom}>
             {children}

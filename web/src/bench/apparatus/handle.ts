@@ -1,4 +1,5 @@
 import type { KeyboardEvent, PointerEvent, SVGProps } from 'react';
+import { flushSync } from 'react-dom';
 
 export interface HandleSettings {
   readonly label: string;
@@ -50,7 +51,8 @@ export function handleProps({
     onPointerMove: (event: PointerEvent<SVGGElement>) => {
       if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
       const place = inDrawing(event);
-      if (place) onDrag(place[along]);
+      // At once, not in a task of its own: what the hand does is drawn in the frame in which it did it.
+      if (place) flushSync(() => onDrag(place[along]));
     },
     onPointerUp: () => onDrop?.(),
   };
