@@ -1,11 +1,12 @@
-import type { BudgetLine } from '@green-beam/core';
+import { mainLines, type BudgetLine } from '@green-beam/core';
 import { scaleLinear } from 'd3-scale';
 import { figureFont, ink, textFont } from './ink';
 
 const [width, rowHeight, labelWidth] = [560, 30, 250] as const;
 
-/** What each source adds to an uncertainty: its share of the variance as a bar, the largest first. */
-export function Budget({ lines }: { readonly lines: readonly BudgetLine[] }) {
+/** What each main source adds to an uncertainty: its share of the variance as a bar, the largest first. */
+export function Budget({ budget }: { readonly budget: readonly BudgetLine[] }) {
+  const lines = mainLines(budget);
   const x = scaleLinear([0, 1], [labelWidth, width - 60]);
   const height = lines.length * rowHeight + 8;
   return (

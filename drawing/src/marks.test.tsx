@@ -75,7 +75,7 @@ describe('the budget', () => {
   ] as never;
 
   it('has a bar for each source, as long as its share, and says so in words', () => {
-    const markup = draw(<Budget lines={lines} />);
+    const markup = draw(<Budget budget={lines} />);
     const widths = numbers(markup, 'width').filter((width) => width !== 560);
     expect(widths).toHaveLength(3);
     expect(widths[1]! / widths[0]!).toBeCloseTo(0.096 / 0.9, 3);

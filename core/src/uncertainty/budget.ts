@@ -23,3 +23,9 @@ export function budgetOf(contributions: readonly Pick<Contribution, 'source' | '
     }))
     .sort((a, b) => b.share - a.share);
 }
+
+const [most, leastShare] = [10, 0.0005] as const;
+
+/** The lines worth showing: the ten largest, and none below a twentieth of a percent of the variance. */
+export const mainLines = (budget: readonly BudgetLine[]): readonly BudgetLine[] =>
+  budget.filter(({ share }) => share > leastShare).slice(0, most);

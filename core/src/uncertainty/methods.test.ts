@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { parseExpression } from '../figures';
 import {
   budgetOf,
+  mainLines,
   compiled,
   dualOf,
   spreadOf,
@@ -157,4 +158,20 @@ it('a budget has the largest share first, its shares sum to one, and halving is 
   // 0.4 halved: √(0.2² + 0.3²).
   expect(lines[0]!.ifHalved).toBeCloseTo(Math.hypot(0.2, 0.3), 12);
   expect(budgetOf([{ source: 'none', amount: 0 }])[0]!.share).toBe(0);
+});
+
+it('shows of a budget the ten largest lines, and none that adds next to nothing', () => {
+  const budget = budgetOf([
+    ...Array.from({ length: 12 }, (_, at) => ({ source: `large ${at}`, amount: 1 + at / 100 })),
+    { source: 'small', amount: 0.01 },
+  ]);
+  expect(mainLines(budget).map(({ source }) => source)).toEqual(
+    [11, 10, 9, 8, 7, 6, 5, 4, 3, 2].map((at) => `large ${at}`),
+  );
+  const two = budgetOf([
+    { source: 'large', amount: 1 },
+    { source: 'a hundredth of it', amount: 0.01 },
+    { source: 'a twentieth of it', amount: 0.05 },
+  ]);
+  expect(mainLines(two).map(({ source }) => source)).toEqual(['large', 'a twentieth of it']);
 });

@@ -1,5 +1,5 @@
 import { besides, checkMean, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { Figure } from '../ui/Figure';
 import { ReadingField } from '../ui/ReadingField';
@@ -14,6 +14,27 @@ interface Props {
 
 /** The mean of each column over the trials that count, to the place that its values justify. */
 export function Means({ book, table, trials }: Props) {
+  return (
+    <MeanRow table={table} trials={trials}>
+      {(column) => (
+        <span className="text-lg">
+          {column.kind === 'derived' && column.by === 'student' ? (
+            <WorkedMean book={book} column={column} trials={trials} />
+          ) : (
+            <Figure text={meanText(book, column)} />
+          )}
+        </span>
+      )}
+    </MeanRow>
+  );
+}
+
+/** The row under a table, once at least two of its trials count. */
+export function MeanRow({
+  table,
+  trials,
+  children,
+}: Omit<Props, 'book'> & { readonly children: (column: Column) => ReactNode }) {
   const counting = trials.filter(({ standing }) => standing === 'counts').length;
   if (counting < 2) return null;
   return (
@@ -23,12 +44,8 @@ export function Means({ book, table, trials }: Props) {
           Mean
         </th>
         {table.columns.map((column) => (
-          <td key={column.key} className="py-2 pr-3 text-lg">
-            {column.kind === 'derived' && column.by === 'student' ? (
-              <WorkedMean book={book} column={column} trials={trials} />
-            ) : (
-              <Figure text={meanText(book, column)} />
-            )}
+          <td key={column.key} className="py-2 pr-3">
+            {children(column)}
           </td>
         ))}
       </tr>

@@ -1,27 +1,14 @@
-import {
-  besides,
-  cellKey,
-  initials,
-  instrumentOf,
-  likelyCauses,
-  modelOf,
-  resultWorking,
-  unitOf,
-  type Column,
-  type Result,
-  type Table,
-} from '@green-beam/core';
+import { besides, instrumentOf, likelyCauses, modelOf, resultWorking, type Result } from '@green-beam/core';
 import { Budget } from '@green-beam/drawing';
 import { Suspense, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
-import { Figure, Stated } from '../ui/Figure';
+import { Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
-import { said, saidIn, useOpenBook, type Book } from './book';
-import { meanText } from './Means';
+import { said, useOpenBook, type Book } from './book';
+import { ReportReadings } from './ReportReadings';
 import { ResultPlot } from './ResultPlot';
 import { leanOf, useFindings } from './SecondLook';
 import { WorkingSteps } from './Working';
-import { clock } from './WrittenCell';
 
 /** The whole investigation as a page that can be printed: nothing struck is left out. */
 export function Report() {
@@ -80,7 +67,7 @@ export function Report() {
       <Predictions book={book} />
       <Part title="Readings">
         {investigation.tables.map((table) => (
-          <Readings key={table.key} book={book} table={table} />
+          <ReportReadings key={table.key} book={book} table={table} />
         ))}
       </Part>
       {book.outcome.results.map((state) =>
@@ -168,102 +155,6 @@ function Predictions({ book }: { readonly book: Book }) {
   );
 }
 
-/** The table with everything that was struck, and why trials were left out. */
-function Readings({ book, table }: { readonly book: Book; readonly table: Table }) {
-  const trials = book.outcome.trials[table.key] ?? [];
-  return (
-    <div className="mb-4 overflow-x-auto" tabIndex={0} role="group" aria-label={`Readings: ${table.title}`}>
-      <table className="w-full border-collapse">
-        <caption className="text-left font-bold">{table.title}</caption>
-        <thead>
-          <tr className="border-b-2 border-ink text-left align-bottom">
-            <th scope="col" className="pr-3">
-              Trial
-            </th>
-            {table.columns.map((column) => (
-              <th key={column.key} scope="col" className="pr-3 font-bold">
-                {column.heading}
-                <span className="block font-normal">{heading(column)}</span>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {trials.map((trial) => (
-            <tr key={trial.trial} className="break-inside-avoid border-b border-rule align-top">
-              <th scope="row" className="py-1 pr-3 text-left font-normal">
-                <span className={trial.standing === 'counts' ? 'font-mono' : 'struck font-mono'}>
-                  {trial.trial}
-                </span>
-                {trial.standing !== 'counts' && (
-                  <span className="block text-sm">
-                    {trial.standing}: {trial.reason}
-                  </span>
-                )}
-                {said(book.table, trial.trial, besides.remark(table.key)) && (
-                  <span className="block max-w-48 text-sm">
-                    {said(book.table, trial.trial, besides.remark(table.key))}
-                  </span>
-                )}
-                {saidIn(book.table, trial.trial, besides.run(table.key)).map(({ id, text }) => (
-                  <span key={id} className="block text-sm">
-                    abandoned: {text}
-                  </span>
-                ))}
-              </th>
-              {table.columns.map((column) => {
-                const cell = book.table.get(cellKey(trial.trial, column.key));
-                const derived = trial.derived[column.key];
-                return (
-                  <td key={column.key} className="py-1 pr-3">
-                    {cell?.struck.map(({ entry, by }) => (
-                      <span key={entry.id} className="block text-sm">
-                        <s className="struck font-mono">{entry.text}</s> {initials(by.reader)}{' '}
-                        {clock(by.writtenAt)}
-                        {by.reason && `, ${by.reason}`}
-                      </span>
-                    ))}
-                    {cell ? (
-                      <>
-                        <Figure text={cell.current.text} />{' '}
-                        <span className="text-xs text-soft">{initials(cell.current.reader)}</span>
-                      </>
-                    ) : (
-                      <Figure text={derived?.state === 'reckoned' ? derived.text : '–'} />
-                    )}
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-        {trials.filter(({ standing }) => standing === 'counts').length > 1 && (
-          <tfoot>
-            <tr className="border-t-2 border-ink">
-              <th scope="row" className="py-1 pr-3 text-left">
-                Mean
-              </th>
-              {table.columns.map((column) => (
-                <td key={column.key} className="py-1 pr-3">
-                  <Figure text={meanText(book, column)} />
-                </td>
-              ))}
-            </tr>
-          </tfoot>
-        )}
-      </table>
-    </div>
-  );
-}
-
-const heading = (column: Column): string =>
-  [
-    column.kind === 'clock' ? 'h:min' : unitOf(column),
-    column.kind === 'measured' ? `on ${column.tag}` : column.kind === 'derived' ? column.formula : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
-
 function ResultPart({ book, result }: { readonly book: Book; readonly result: Result }) {
   const { plan, budget, percentError } = result;
   return (
@@ -284,7 +175,7 @@ function ResultPart({ book, result }: { readonly book: Book; readonly result: Re
       {budget.length > 0 && (
         <div className="my-3 max-w-xl break-inside-avoid">
           <h3 className="font-bold">Where the ± comes from</h3>
-          <Budget lines={budget.filter(({ share }) => share > 0.0005).slice(0, 8)} />
+          <Budget budget={budget} />
         </div>
       )}
       <Suspense fallback={<p>Setting the formulas …</p>}>

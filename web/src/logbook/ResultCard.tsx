@@ -105,7 +105,7 @@ function Uncertainty({ result: { budget, plusMinus, plan } }: { readonly result:
   return (
     <div className="my-5 max-w-xl">
       <h3 className="mb-1 font-bold">Where the ± comes from</h3>
-      <Budget lines={budget.filter(({ share }) => share > 0.0005).slice(0, 8)} />
+      <Budget budget={budget} />
       <p className="mt-1 text-sm text-soft">
         Shares of the variance. {adviceOn(first, plan.unit)} Halving a small share changes nothing that is
         written.

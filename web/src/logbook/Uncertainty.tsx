@@ -52,7 +52,7 @@ function OneResult({ book, result }: { readonly book: Book; readonly result: Res
           {result.budget.length > 0 && (
             <div>
               <h3 className="mb-1 font-bold">Budget: shares of the variance</h3>
-              <Budget lines={result.budget.filter(({ share }) => share > 0.0005).slice(0, 10)} />
+              <Budget budget={result.budget} />
               <Cancelled result={result} />
             </div>
           )}

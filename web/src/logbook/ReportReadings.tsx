@@ -1,0 +1,90 @@
+import { besides, cellKey, initials, unitOf, type Column, type Table } from '@green-beam/core';
+import { Figure } from '../ui/Figure';
+import { said, saidIn, type Book } from './book';
+import { MeanRow, meanText } from './Means';
+import { clock } from './WrittenCell';
+
+/** The table with everything that was struck, and why trials were left out. */
+export function ReportReadings({ book, table }: { readonly book: Book; readonly table: Table }) {
+  const trials = book.outcome.trials[table.key] ?? [];
+  return (
+    <div className="mb-4 overflow-x-auto" tabIndex={0} role="group" aria-label={`Readings: ${table.title}`}>
+      <table className="w-full border-collapse">
+        <caption className="text-left font-bold">{table.title}</caption>
+        <thead>
+          <tr className="border-b-2 border-ink text-left align-bottom">
+            <th scope="col" className="pr-3">
+              Trial
+            </th>
+            {table.columns.map((column) => (
+              <th key={column.key} scope="col" className="pr-3 font-bold">
+                {column.heading}
+                <span className="block font-normal">{heading(column)}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {trials.map((trial) => (
+            <tr key={trial.trial} className="break-inside-avoid border-b border-rule align-top">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                <span className={trial.standing === 'counts' ? 'font-mono' : 'struck font-mono'}>
+                  {trial.trial}
+                </span>
+                {trial.standing !== 'counts' && (
+                  <span className="block text-sm">
+                    {trial.standing}: {trial.reason}
+                  </span>
+                )}
+                {said(book.table, trial.trial, besides.remark(table.key)) && (
+                  <span className="block max-w-48 text-sm">
+                    {said(book.table, trial.trial, besides.remark(table.key))}
+                  </span>
+                )}
+                {saidIn(book.table, trial.trial, besides.run(table.key)).map(({ id, text }) => (
+                  <span key={id} className="block text-sm">
+                    abandoned: {text}
+                  </span>
+                ))}
+              </th>
+              {table.columns.map((column) => {
+                const cell = book.table.get(cellKey(trial.trial, column.key));
+                const derived = trial.derived[column.key];
+                return (
+                  <td key={column.key} className="py-1 pr-3">
+                    {cell?.struck.map(({ entry, by }) => (
+                      <span key={entry.id} className="block text-sm">
+                        <s className="struck font-mono">{entry.text}</s> {initials(by.reader)}{' '}
+                        {clock(by.writtenAt)}
+                        {by.reason && `, ${by.reason}`}
+                      </span>
+                    ))}
+                    {cell ? (
+                      <>
+                        <Figure text={cell.current.text} />{' '}
+                        <span className="text-xs text-soft">{initials(cell.current.reader)}</span>
+                      </>
+                    ) : (
+                      <Figure text={derived?.state === 'reckoned' ? derived.text : '–'} />
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+        <MeanRow table={table} trials={trials}>
+          {(column) => <Figure text={meanText(book, column)} />}
+        </MeanRow>
+      </table>
+    </div>
+  );
+}
+
+const heading = (column: Column): string =>
+  [
+    column.kind === 'clock' ? 'h:min' : unitOf(column),
+    column.kind === 'measured' ? `on ${column.tag}` : column.kind === 'derived' ? column.formula : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
