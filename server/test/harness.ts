@@ -13,17 +13,17 @@ import { noFeed, type Feed } from '../src/feed/feed';
 import { createLive } from '../src/live/live';
 import { createSignInLimits } from '../src/session/limits';
 
-export interface Answer {
+export interface Answer<Body> {
   readonly status: number;
-  readonly body: any; // eslint-disable-line @typescript-eslint/no-explicit-any -- a test reads what it expects
+  readonly body: Body;
   readonly headers: Headers;
 }
 
-/** One browser, as far as the API can tell: it keeps its cookie and names its origin. */
+/** One browser, as far as the API can tell: it keeps its cookie and names its origin. A test says which answer it expects. */
 export interface Browser {
-  get(path: string): Promise<Answer>;
-  post(path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
-  delete(path: string): Promise<Answer>;
+  get<Body = unknown>(path: string): Promise<Answer<Body>>;
+  post<Body = unknown>(path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<Body>>;
+  delete(path: string): Promise<Answer<unknown>>;
   stream(path: string): Promise<ReadableStreamDefaultReader<Uint8Array>>;
 }
 
@@ -104,12 +104,12 @@ export async function freshDatabase(): Promise<string> {
 
 function openBrowser(address: string): Browser {
   let cookie = '';
-  const send = async (
+  const send = async <Body>(
     method: string,
     path: string,
     body?: BodyInit,
     headers: Record<string, string> = {},
-  ): Promise<Answer> => {
+  ): Promise<Answer<Body>> => {
     const response = await fetch(address + path, {
       method,
       headers: {
@@ -126,7 +126,7 @@ function openBrowser(address: string): Browser {
     return {
       status: response.status,
       headers: response.headers,
-      body: text === '' ? null : JSON.parse(text),
+      body: (text === '' ? null : JSON.parse(text)) as Body,
     };
   };
   return {

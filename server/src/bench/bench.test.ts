@@ -1,4 +1,11 @@
-import { expectReading, instrumentOf, instruments, presetNamed } from '@green-beam/core';
+import type { BenchAnswer, SettingAnswer } from '@green-beam/contract';
+import {
+  expectReading,
+  instrumentOf,
+  instruments,
+  presetNamed,
+  type MicrometerPicture,
+} from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -13,7 +20,7 @@ afterAll(() => harness.close());
 
 const layOut = async (browser: Browser, body: object = {}) => {
   const id = randomUUID();
-  const answer = await browser.post('/api/bench/settings', {
+  const answer = await browser.post<SettingAnswer>('/api/bench/settings', {
     id,
     kind: 'graduated-cylinder',
     mode: 'read',
@@ -56,8 +63,8 @@ describe('a setting', () => {
     const id = randomUUID();
     const body = { id, kind: 'three-beam-balance', mode: 'read' };
     const [first, second] = await Promise.all([
-      student.post('/api/bench/settings', body),
-      student.post('/api/bench/settings', body),
+      student.post<SettingAnswer>('/api/bench/settings', body),
+      student.post<SettingAnswer>('/api/bench/settings', body),
     ]);
     expect(first.body).toEqual(second.body);
     expect((await student.get(`/api/bench/settings/${id}`)).body).toEqual(first.body);
@@ -70,7 +77,7 @@ describe('a setting', () => {
     ['an id that is none', { id: 'one' }],
   ])('refuses %s', async (_, part) => {
     const body = { id: randomUUID(), kind: 'graduated-cylinder', mode: 'read', ...part };
-    expect(await student.post('/api/bench/settings', body)).toMatchObject({
+    expect(await student.post<SettingAnswer>('/api/bench/settings', body)).toMatchObject({
       status: 422,
       body: { code: 'not-valid' },
     });
@@ -97,7 +104,7 @@ describe('a try', () => {
       triesLeft: 0,
       solution: { text: key, unit: 'mL' },
     });
-    expect((await attempt(student, id, key)).body.code).toBe('setting-closed');
+    expect(await attempt(student, id, key)).toMatchObject({ body: { code: 'setting-closed' } });
   });
 
   it('is wrong three times, and the answer is told only then', async () => {
@@ -151,9 +158,9 @@ describe('a try', () => {
     ]);
     for (const answer of answers) expect(answer).toMatchObject({ status: 200, body: { triesLeft: 2 } });
     const other = await layOut(student);
-    expect((await student.post(`/api/bench/settings/${other.id}/attempts`, body)).body.code).toBe(
-      'already-used',
-    );
+    expect(await student.post(`/api/bench/settings/${other.id}/attempts`, body)).toMatchObject({
+      body: { code: 'already-used' },
+    });
   });
 
   it('on a handled balance is judged by what the hands left', async () => {
@@ -177,7 +184,7 @@ describe('a try', () => {
 
 it('says what to do first when the apparatus cannot be read yet, and takes no try for it', async () => {
   const setting = await layOut(student, { kind: 'micrometer', mode: 'handle', model: 'micrometer-plain' });
-  const { at, touchesAt } = setting.picture;
+  const { at, touchesAt } = setting.picture as MicrometerPicture;
   expect(at).toBeGreaterThan(touchesAt);
   const open = await attempt(student, setting.id, '9.99', { unit: 'mm', hands: { at } });
   expect(open).toMatchObject({
@@ -189,9 +196,7 @@ it('says what to do first when the apparatus cannot be read yet, and takes no tr
 });
 
 it('says what a student can do, and what to practise', async () => {
-  const { body } = await student.get('/api/bench');
-  expect(body.instruments.map(({ kind }: { kind: string }) => kind)).toEqual(
-    instruments.map(({ kind }) => kind),
-  );
+  const { body } = await student.get<BenchAnswer>('/api/bench');
+  expect(body.instruments.map(({ kind }) => kind)).toEqual(instruments.map(({ kind }) => kind));
   expect(body.suggestion).toMatchObject({ kind: expect.any(String), reason: expect.any(String) });
 });

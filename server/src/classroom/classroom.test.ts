@@ -1,3 +1,4 @@
+import type { BoardAnswer, ClassName, SessionAnswer, SlipsAnswer } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -9,16 +10,16 @@ let classId: string;
 beforeAll(async () => {
   harness = await startHarness();
   teacher = await harness.asTeacher();
-  classId = (await teacher.get('/api/session')).body.who.classes[0].id;
+  classId = (await teacher.get<SessionAnswer>('/api/session')).body.who!.classes[0]!.id;
 });
 afterAll(() => harness.close());
 
 describe('the board', () => {
   it('shows every student with readings, causes, skills and the logbook', async () => {
-    const { body } = await teacher.get(`/api/classes/${classId}/board`);
+    const { body } = await teacher.get<BoardAnswer>(`/api/classes/${classId}/board`);
     expect(body.students).toHaveLength(24);
     expect(body.readingsToday).toBeGreaterThan(20);
-    const first = body.students[0];
+    const first = body.students[0]!;
     expect(first).toMatchObject({
       name: 'Adaline Moor',
       group: 'Bench 1',
@@ -33,12 +34,13 @@ describe('the board', () => {
       code: 'top-of-meniscus',
       title: 'You read the top of the curve.',
     });
-    expect(body.worthFiveMinutes.students.length).toBeGreaterThan(2);
+    expect(body.worthFiveMinutes!.students.length).toBeGreaterThan(2);
   });
 
   it('is for the staff of the class only', async () => {
     expect(
-      (await (await harness.asStudent('Delphi Marsh')).get(`/api/classes/${classId}/board`)).status,
+      (await (await harness.asStudent('Delphi Marsh')).get<BoardAnswer>(`/api/classes/${classId}/board`))
+        .status,
     ).toBe(403);
     await harness.database.models.people.create({
       id: randomUUID(),
@@ -48,19 +50,21 @@ describe('the board', () => {
       secretHash: await hashSecret('x'),
     });
     const other = await harness.asTeacher('Dr Elsewhere', 'x');
-    expect((await other.get(`/api/classes/${classId}/board`)).status).toBe(403);
+    expect((await other.get<BoardAnswer>(`/api/classes/${classId}/board`)).status).toBe(403);
     const coTeacher = await harness.asTeacher('Mr Teal', 'level beam 10');
-    expect((await coTeacher.get(`/api/classes/${classId}/board`)).body.staffRole).toBe('co-teacher');
+    expect((await coTeacher.get<BoardAnswer>(`/api/classes/${classId}/board`)).body.staffRole).toBe(
+      'co-teacher',
+    );
   });
 });
 
 describe('the roster', () => {
   it('adds students with slips that open the door', async () => {
-    const { body } = await teacher.post(`/api/classes/${classId}/students`, {
+    const { body } = await teacher.post<SlipsAnswer>(`/api/classes/${classId}/students`, {
       names: ['Yorick Lane', 'Zelda Pym'],
     });
-    expect(body.slips.map(({ name }: { name: string }) => name)).toEqual(['Yorick Lane', 'Zelda Pym']);
-    const [{ name, passphrase }] = body.slips;
+    expect(body.slips.map(({ name }) => name)).toEqual(['Yorick Lane', 'Zelda Pym']);
+    const { name, passphrase } = body.slips[0]!;
     expect(passphrase).toMatch(/^\w+ \w+ \w+ \w+$/);
     expect(
       (await harness.browser().post('/api/session/student', { classCode: 'TERN9', name, passphrase })).status,
@@ -75,18 +79,20 @@ describe('the roster', () => {
     expect((await teacher.post(`/api/classes/${classId}/students`, { names: ['Twin', 'twin'] })).status).toBe(
       422,
     );
-    const { body } = await teacher.get(`/api/classes/${classId}/board`);
-    expect(body.students.map(({ name }: { name: string }) => name)).not.toContain('Quite New');
+    const { body } = await teacher.get<BoardAnswer>(`/api/classes/${classId}/board`);
+    expect(body.students.map(({ name }) => name)).not.toContain('Quite New');
   });
 
   it('resets a passphrase: the new slip works, the old one does not', async () => {
-    const { body: board } = await teacher.get(`/api/classes/${classId}/board`);
-    const kester = board.students.find(({ name }: { name: string }) => name === 'Kester Pike');
-    const { body } = await teacher.post(`/api/classes/${classId}/slips`, { studentIds: [kester.id] });
+    const { body: board } = await teacher.get<BoardAnswer>(`/api/classes/${classId}/board`);
+    const kester = board.students.find(({ name }) => name === 'Kester Pike')!;
+    const { body } = await teacher.post<SlipsAnswer>(`/api/classes/${classId}/slips`, {
+      studentIds: [kester.id],
+    });
     const signIn = (passphrase: string) =>
       harness.browser().post('/api/session/student', { classCode: 'TERN9', name: 'Kester Pike', passphrase });
     expect((await signIn('kester lantern quay')).status).toBe(401);
-    expect((await signIn(body.slips[0].passphrase)).status).toBe(200);
+    expect((await signIn(body.slips[0]!.passphrase)).status).toBe(200);
   });
 
   it('refuses slips for strangers, for nobody, and by an assistant', async () => {
@@ -104,12 +110,12 @@ describe('the roster', () => {
     });
     await harness.database.models.classStaff.create({ classId, personId: id, role: 'assistant' });
     const assistant = await harness.asTeacher('Assistant Finch', 'x');
-    expect((await assistant.get(`/api/classes/${classId}/board`)).status).toBe(200);
+    expect((await assistant.get<BoardAnswer>(`/api/classes/${classId}/board`)).status).toBe(200);
     expect((await assistant.post(`/api/classes/${classId}/students`, { names: ['A'] })).status).toBe(403);
   });
 
   it('makes a class with a code, empty and ready', async () => {
-    const { body } = await teacher.post('/api/classes', { name: '9 Plover' });
+    const { body } = await teacher.post<ClassName>('/api/classes', { name: '9 Plover' });
     expect(body.code).toMatch(/^[A-Z0-9]{6}$/);
     expect(await teacher.get(`/api/classes/${body.id}/board`)).toMatchObject({
       status: 200,

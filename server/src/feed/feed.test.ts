@@ -1,3 +1,4 @@
+import type { EntryAnswer, FeedAnswer, LogbooksAnswer, TakenReading } from '@green-beam/contract';
 import { once } from 'node:events';
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import { randomUUID } from 'node:crypto';
@@ -104,16 +105,20 @@ describe('a connected balance', () => {
     await vi.waitFor(() => expect(real.connected()).toBe(1));
     const student = await harness.asStudent('Verity Moss');
     real.say('GB1 1 moving 52.0 g\n');
-    await vi.waitFor(async () => expect((await student.get('/api/balance')).body.state).toBe('moving'));
+    await vi.waitFor(async () =>
+      expect((await student.get<FeedAnswer>('/api/balance')).body.state).toBe('moving'),
+    );
     expect(await student.post('/api/balance/readings')).toMatchObject({
       status: 409,
       body: { code: 'feed-unsteady' },
     });
     real.say('GB1 2 steady 52.40 g\n');
-    await vi.waitFor(async () => expect((await student.get('/api/balance')).body.state).toBe('steady'));
-    const { body: taken } = await student.post('/api/balance/readings');
-    const { body: list } = await student.get('/api/logbooks');
-    const path = `/api/logbooks/${list.logbooks[0].logbookId}/entries`;
+    await vi.waitFor(async () =>
+      expect((await student.get<FeedAnswer>('/api/balance')).body.state).toBe('steady'),
+    );
+    const { body: taken } = await student.post<TakenReading>('/api/balance/readings');
+    const { body: list } = await student.get<LogbooksAnswer>('/api/logbooks');
+    const path = `/api/logbooks/${list.logbooks[0]!.logbookId}/entries`;
     const entry = (trial: number, text: string) => ({
       id: randomUUID(),
       trial,
@@ -122,8 +127,8 @@ describe('a connected balance', () => {
       takenId: taken.id,
       writtenAt: new Date().toISOString(),
     });
-    expect((await student.post(path, entry(1, '52.40'))).body.entry.origin).toBe('balance');
-    expect((await student.post(path, entry(2, '60.00'))).body.entry.origin).toBe('own');
+    expect((await student.post<EntryAnswer>(path, entry(1, '52.40'))).body.entry.origin).toBe('balance');
+    expect((await student.post<EntryAnswer>(path, entry(2, '60.00'))).body.entry.origin).toBe('own');
     await harness.close();
     await real.stop();
   });

@@ -1,3 +1,11 @@
+import type {
+  ConventionsAnswer,
+  DrillAnswer,
+  DrillAttemptAnswer,
+  DrillsAnswer,
+  LogbookAnswer,
+  LogbooksAnswer,
+} from '@green-beam/contract';
 import { drillOf, drills, makeItem, presetNamed } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -12,9 +20,9 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const lay = async (kind: string, id: string = randomUUID()) =>
-  (await student.post('/api/drills/items', { id, kind })).body;
+  (await student.post<DrillAnswer>('/api/drills/items', { id, kind })).body;
 const answer = (itemId: string, text: string, unit = '', id: string = randomUUID()) =>
-  student.post(`/api/drills/items/${itemId}/attempts`, { id, text, unit });
+  student.post<DrillAttemptAnswer>(`/api/drills/items/${itemId}/attempts`, { id, text, unit });
 /** The item behind an id, which only the database knows. */
 const keyTo = async (id: string) => {
   const row = await harness.database.models.drillItems.findByPk(id);
@@ -45,16 +53,18 @@ describe('a drill', () => {
       triesLeft: 2,
       verdict: { outcome: 'unreadable' },
     });
-    expect((await answer(item.id, text, '')).body.verdict.causes).toMatchObject([{ code: 'unit-missing' }]);
+    expect((await answer(item.id, text, '')).body.verdict).toMatchObject({
+      causes: [{ code: 'unit-missing' }],
+    });
     const right = await answer(item.id, text, unit);
     expect(right.body).toMatchObject({
       triesLeft: 0,
       verdict: { outcome: 'right' },
       solution: { text, unit },
     });
-    expect((await answer(item.id, text, unit)).body.code).toBe('setting-closed');
-    const { body } = await student.get('/api/drills');
-    expect(body.drills.find(({ kind }: { kind: string }) => kind === 'sums').skill).toMatchObject({
+    expect(await answer(item.id, text, unit)).toMatchObject({ body: { code: 'setting-closed' } });
+    const { body } = await student.get<DrillsAnswer>('/api/drills');
+    expect(body.drills.find(({ kind }) => kind === 'sums')?.skill).toMatchObject({
       state: 'shaky',
       tries: 1,
     });
@@ -66,7 +76,7 @@ describe('a drill', () => {
     const answers = await Promise.all([1, 2, 3].map(() => answer(item.id, '9', '', id)));
     for (const { body } of answers) expect(body.triesLeft).toBe(2);
     const other = await lay('counting');
-    expect((await answer(other.id, '9', '', id)).body.code).toBe('already-used');
+    expect(await answer(other.id, '9', '', id)).toMatchObject({ body: { code: 'already-used' } });
   });
 
   it('belongs to its reader, and refuses what is none', async () => {
@@ -78,21 +88,21 @@ describe('a drill', () => {
       422,
     );
     expect((await answer(item.id, '1'.repeat(61))).status).toBe(422);
-    expect((await harness.browser().get('/api/drills')).status).toBe(401);
+    expect((await harness.browser().get<DrillsAnswer>('/api/drills')).status).toBe(401);
   });
 });
 
 describe('a kept calculation', () => {
   it('is reckoned by the class’s conventions and stays with the logbook', async () => {
-    const [line] = (await student.get('/api/logbooks')).body.logbooks;
-    const path = `/api/logbooks/${line.logbookId}/calculations`;
+    const book = (await student.get<LogbooksAnswer>('/api/logbooks')).body.logbooks[0]!.logbookId;
+    const path = `/api/logbooks/${book}/calculations`;
     const kept = { id: randomUUID(), expression: '(84.00 g − 62.15 g) / 25.0 mL' };
     for (let time = 0; time < 2; time += 1)
       expect((await student.post(path, kept)).body).toMatchObject({
         result: '0.874 g/mL',
         keeper: 'Adaline Moor',
       });
-    const { calculations } = (await student.get(`/api/logbooks/${line.logbookId}`)).body;
+    const { calculations } = (await student.get<LogbookAnswer>(`/api/logbooks/${book}`)).body;
     expect(calculations).toHaveLength(1);
     expect(await student.post(path, { id: randomUUID(), expression: '5 g + 3 mL' })).toMatchObject({
       status: 422,
@@ -106,7 +116,7 @@ describe('a kept calculation', () => {
 });
 
 it('tells the conventions that one’s own work follows', async () => {
-  expect((await student.get('/api/conventions')).body.conventions).toMatchObject({
+  expect((await student.get<ConventionsAnswer>('/api/conventions')).body.conventions).toMatchObject({
     preset: 'Chemistry bench',
     rounding: 'half-away',
   });

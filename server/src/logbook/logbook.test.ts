@@ -1,3 +1,11 @@
+import type {
+  EntriesAnswer,
+  EntryAnswer,
+  InvestigationsAnswer,
+  LogbookAnswer,
+  LogbooksAnswer,
+  SessionAnswer,
+} from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -9,8 +17,8 @@ beforeAll(async () => {
   harness = await startHarness();
   // Bench 8 has an empty logbook: Verity Moss, Wilfred Sand, Xanthe Reed.
   student = await harness.asStudent('Verity Moss');
-  const { body } = await student.get('/api/logbooks');
-  path = `/api/logbooks/${body.logbooks[0].logbookId}`;
+  const { body } = await student.get<LogbooksAnswer>('/api/logbooks');
+  path = `/api/logbooks/${body.logbooks[0]!.logbookId}`;
 });
 afterAll(() => harness.close());
 
@@ -32,7 +40,7 @@ describe('a logbook', () => {
       status: 200,
       body: { entry: { text: '214,60 ', tag: 'B-02', reader: 'Verity Moss', writtenAt: written.writtenAt } },
     });
-    const { body } = await student.get(path);
+    const { body } = await student.get<LogbookAnswer>(path);
     expect(body).toMatchObject({ mayWrite: true, readers: ['Verity Moss', 'Wilfred Sand', 'Xanthe Reed'] });
     expect(body.entries.at(-1)).toMatchObject({ id: written.id, text: '214,60 ' });
   });
@@ -41,21 +49,19 @@ describe('a logbook', () => {
     const written = entry({ trial: 2 });
     const answers = await Promise.all([1, 2, 3].map(() => student.post(`${path}/entries`, written)));
     expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
-    const { body } = await student.get(path);
-    expect(body.entries.filter(({ id }: { id: string }) => id === written.id)).toHaveLength(1);
-    expect((await student.post(`${path}/entries`, { ...written, text: '1.0' })).body.code).toBe(
-      'already-used',
-    );
+    const { body } = await student.get<LogbookAnswer>(path);
+    expect(body.entries.filter(({ id }) => id === written.id)).toHaveLength(1);
+    expect(await student.post(`${path}/entries`, { ...written, text: '1.0' })).toMatchObject({
+      body: { code: 'already-used' },
+    });
   });
 
   it('keeps what two devices write into one cell at once', async () => {
     const mate = await harness.asStudent('Wilfred Sand');
     const [a, b] = [entry({ trial: 3, text: '214.5' }), entry({ trial: 3, text: '214.7' })];
     await Promise.all([student.post(`${path}/entries`, a), mate.post(`${path}/entries`, b)]);
-    const { body } = await student.get(path);
-    const texts = body.entries
-      .filter(({ trial }: { trial: number }) => trial === 3)
-      .map(({ text }: { text: string }) => text);
+    const { body } = await student.get<LogbookAnswer>(path);
+    const texts = body.entries.filter(({ trial }) => trial === 3).map(({ text }) => text);
     expect(texts.sort()).toEqual(['214.5', '214.7']);
   });
 
@@ -97,7 +103,9 @@ describe('a logbook', () => {
 
   it('stores what is typed as text, whatever it is', async () => {
     for (const text of ['12..3', '３７', '<script>alert(1)</script>']) {
-      expect((await student.post(`${path}/entries`, entry({ trial: 9, text }))).body.entry.text).toBe(text);
+      expect(
+        (await student.post<EntryAnswer>(`${path}/entries`, entry({ trial: 9, text }))).body.entry.text,
+      ).toBe(text);
     }
   });
 
@@ -122,14 +130,17 @@ describe('what is written besides readings', () => {
       { trial: 0, column: '@hand-in', text: 'handed in' },
     ])
       expect((await student.post(`${path}/entries`, entry(body))).status).toBe(200);
-    const [line] = (await student.get('/api/logbooks')).body.logbooks;
+    const line = (await student.get<LogbooksAnswer>('/api/logbooks')).body.logbooks[0]!;
     expect(line.handedIn).toBe(true);
   });
 
   it('keeps the mean of a column that students work, and of no other', async () => {
-    const { body } = await student.get('/api/logbooks');
-    const ring = body.logbooks.find(({ object }: { object: string }) => object === 'shackle ring');
-    const opened = await student.post(`/api/investigations/${ring.investigationId}/logbook`, {});
+    const { body } = await student.get<LogbooksAnswer>('/api/logbooks');
+    const ring = body.logbooks.find(({ object }) => object === 'shackle ring')!;
+    const opened = await student.post<{ logbookId: string }>(
+      `/api/investigations/${ring.investigationId}/logbook`,
+      {},
+    );
     const send = async (rest: object, to = `/api/logbooks/${opened.body.logbookId}`) =>
       (await student.post(`${to}/entries`, entry({ trial: 0, column: '@mean rho', text: '7.9', ...rest })))
         .status;
@@ -162,23 +173,23 @@ describe('a block of entries', () => {
   it('is added in its order, or not at all', async () => {
     const block = [1, 2, 3].map((at) => entry({ trial: 30 + at, text: `2${at}.0` }));
     const sent = { id: randomUUID(), entries: block };
-    expect((await student.post(`${path}/blocks`, sent)).body.entries).toHaveLength(3);
+    expect((await student.post<EntriesAnswer>(`${path}/blocks`, sent)).body.entries).toHaveLength(3);
     expect((await student.post(`${path}/blocks`, sent)).status).toBe(200);
     const spoilt = [entry({ trial: 40 }), entry({ trial: 41, column: 'colour' })];
     expect((await student.post(`${path}/blocks`, { id: randomUUID(), entries: spoilt })).status).toBe(422);
-    const { entries } = (await student.get(path)).body;
-    const trials = entries.map(({ trial }: { trial: number }) => trial);
-    expect(trials.filter((trial: number) => trial > 30)).toEqual([31, 32, 33]);
+    const { entries } = (await student.get<LogbookAnswer>(path)).body;
+    const trials = entries.map(({ trial }) => trial);
+    expect(trials.filter((trial) => trial > 30)).toEqual([31, 32, 33]);
   });
 
   it('can be asked for after a number', async () => {
-    const { last } = (await student.get(path)).body;
+    const { last } = (await student.get<LogbookAnswer>(path)).body;
     const later = entry({ trial: 50 });
     await student.post(`${path}/entries`, later);
-    const { body } = await student.get(`${path}/entries?after=${last}`);
-    expect(body.entries.map(({ id }: { id: string }) => id)).toEqual([later.id]);
+    const { body } = await student.get<EntriesAnswer>(`${path}/entries?after=${last}`);
+    expect(body.entries.map(({ id }) => id)).toEqual([later.id]);
     expect(body.last).toBeGreaterThan(last);
-    expect((await student.get(`${path}/entries?after=${body.last}`)).body.entries).toEqual([]);
+    expect((await student.get<EntriesAnswer>(`${path}/entries?after=${body.last}`)).body.entries).toEqual([]);
   });
 });
 
@@ -199,48 +210,47 @@ describe('the database', () => {
 
 describe('investigations of a class', () => {
   const classPath = async (teacher: Browser) => {
-    const { body } = await teacher.get('/api/session');
-    return `/api/classes/${body.who.classes[0].id}/investigations`;
+    const { body } = await teacher.get<SessionAnswer>('/api/session');
+    return `/api/classes/${body.who!.classes[0]!.id}/investigations`;
   };
 
   it('are listed with their logbooks, and those that come with the app', async () => {
     const teacher = await harness.asTeacher();
-    const { body } = await teacher.get(await classPath(teacher));
+    const { body } = await teacher.get<InvestigationsAnswer>(await classPath(teacher));
     expect(body.readyMade).toHaveLength(10);
     expect(body.investigations[0]).toMatchObject({ version: 1, retired: false });
     // Every bench has opened it.
-    expect(body.investigations[0].logbooks.length).toBeGreaterThan(7);
+    expect(body.investigations[0]!.logbooks.length).toBeGreaterThan(7);
     expect((await student.get(await classPath(teacher))).status).toBe(403);
   });
 
   it('are adapted in versions: open logbooks keep theirs', async () => {
     const teacher = await harness.asTeacher();
     const address = await classPath(teacher);
-    const [, second] = (await teacher.get(address)).body.investigations;
-    const book = (await student.post(`/api/investigations/${second.id}/logbook`)).body.logbookId;
+    const second = (await teacher.get<InvestigationsAnswer>(address)).body.investigations[1]!;
+    const book = (await student.post<{ logbookId: string }>(`/api/investigations/${second.id}/logbook`)).body
+      .logbookId;
     const id = randomUUID();
     const adapted = { ...second.body, title: 'Shackle ring, again' };
     expect((await teacher.post(address, { id, replaces: second.id, body: adapted })).body).toEqual({ id });
-    expect((await student.get(`/api/logbooks/${book}`)).body.investigation.title).toBe(second.body.title);
-    const other = await harness.asStudent('Junia Fell');
-    const titles = (await other.get('/api/logbooks')).body.logbooks.map(
-      ({ title }: { title: string }) => title,
+    expect((await student.get<LogbookAnswer>(`/api/logbooks/${book}`)).body.investigation.title).toBe(
+      second.body.title,
     );
+    const other = await harness.asStudent('Junia Fell');
+    const titles = (await other.get<LogbooksAnswer>('/api/logbooks')).body.logbooks.map(({ title }) => title);
     expect(titles).toContain('Shackle ring, again');
     expect(titles).not.toContain(second.body.title);
     expect((await teacher.post(`${address}/${id}`, { retired: true })).status).toBe(200);
-    const after = (await other.get('/api/logbooks')).body.logbooks.map(
-      ({ title }: { title: string }) => title,
-    );
+    const after = (await other.get<LogbooksAnswer>('/api/logbooks')).body.logbooks.map(({ title }) => title);
     expect(after).not.toContain('Shackle ring, again');
   });
 
   it('are refused with the place and the reason', async () => {
     const teacher = await harness.asTeacher();
     const address = await classPath(teacher);
-    const [first] = (await teacher.get(address)).body.investigations;
+    const first = (await teacher.get<InvestigationsAnswer>(address)).body.investigations[0]!;
     const body = structuredClone(first.body);
-    body.tables[0].columns[4].formula = 'mass / volume';
+    Object.assign(body.tables[0]!.columns[4]!, { formula: 'mass / volume' });
     expect(await teacher.post(address, { id: randomUUID(), body })).toMatchObject({
       status: 422,
       body: {
@@ -257,16 +267,18 @@ describe('investigations of a class', () => {
 describe('the list of logbooks', () => {
   it('opens one book for a whole bench, however often it is opened', async () => {
     const mate = await harness.asStudent('Xanthe Reed');
-    const [line] = (await mate.get('/api/logbooks')).body.logbooks;
+    const line = (await mate.get<LogbooksAnswer>('/api/logbooks')).body.logbooks[0]!;
     const opened = await Promise.all(
-      [student, mate].map((browser) => browser.post(`/api/investigations/${line.investigationId}/logbook`)),
+      [student, mate].map((browser) =>
+        browser.post<{ logbookId: string }>(`/api/investigations/${line.investigationId}/logbook`),
+      ),
     );
     expect(opened.map(({ body }) => body.logbookId)).toEqual([line.logbookId, line.logbookId]);
   });
 
   it('shows how far each is, and what it says', async () => {
     const complete = await harness.asStudent('Adaline Moor');
-    const [line] = (await complete.get('/api/logbooks')).body.logbooks;
+    const line = (await complete.get<LogbooksAnswer>('/api/logbooks')).body.logbooks[0]!;
     expect(line).toMatchObject({
       completeTrials: 3,
       trialsWanted: 3,

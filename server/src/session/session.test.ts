@@ -1,3 +1,4 @@
+import type { BenchAnswer, SessionAnswer } from '@green-beam/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Harness } from '../../test/harness';
 
@@ -21,7 +22,7 @@ describe('signing in', () => {
       body: { who: { role: 'teacher', name: 'Ms Marrow', classes: [{ code: 'TERN9' }] } },
     });
     expect(answer.headers.get('set-cookie')).toMatch(/HttpOnly.*SameSite=Lax/);
-    expect((await browser.get('/api/session')).body.who.name).toBe('Ms Marrow');
+    expect((await browser.get<SessionAnswer>('/api/session')).body.who?.name).toBe('Ms Marrow');
   });
 
   it.each([
@@ -45,16 +46,17 @@ describe('signing in', () => {
         { ...student, classCode: 'NONE' },
       ].map((body) => harness.browser().post('/api/session/student', body)),
     );
-    for (const { status, body } of answers) {
-      expect(status).toBe(401);
-      expect(body.detail).toBe('The name or the passphrase is not right.');
-    }
+    for (const answer of answers)
+      expect(answer).toMatchObject({
+        status: 401,
+        body: { detail: 'The name or the passphrase is not right.' },
+      });
   });
 
   it('signs out, and the old cookie is worth nothing', async () => {
     const browser = await harness.asStudent('Delphi Marsh');
     await browser.delete('/api/session');
-    expect((await browser.get('/api/bench')).status).toBe(401);
+    expect((await browser.get<BenchAnswer>('/api/bench')).status).toBe(401);
   });
 
   it('slows down one account without locking out the room behind the same address', async () => {
@@ -108,7 +110,9 @@ describe('what is refused', () => {
   });
 
   it('sends a strict content-security policy', async () => {
-    const policy = (await harness.browser().get('/api/session')).headers.get('content-security-policy');
+    const policy = (await harness.browser().get<SessionAnswer>('/api/session')).headers.get(
+      'content-security-policy',
+    );
     expect(policy).toContain("default-src 'none'");
     expect(policy).not.toContain('unsafe');
   });

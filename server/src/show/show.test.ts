@@ -1,3 +1,15 @@
+import type {
+  AttemptAnswer,
+  BenchAnswer,
+  BoardAnswer,
+  SchoolsAnswer,
+  SessionAnswer,
+  SettingAnswer,
+  ShowAnswer,
+  StaffShowAnswer,
+  WhichAnswer,
+  WordsAnswer,
+} from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -10,18 +22,18 @@ beforeAll(async () => {
   harness = await startHarness();
   teacher = await harness.asTeacher();
   student = await harness.asStudent('Delphi Marsh');
-  const { body } = await teacher.get('/api/session');
-  path = `/api/classes/${body.who.classes[0].id}`;
+  const { body } = await teacher.get<SessionAnswer>('/api/session');
+  path = `/api/classes/${body.who!.classes[0]!.id}`;
 });
 afterAll(() => harness.close());
 
 const cylinder = { kind: 'graduated-cylinder', model: 'cylinder-50-1' };
 const take = async (browser: Browser) => {
-  const { show } = (await browser.get('/api/show')).body;
-  return browser.post(`/api/shows/${show.id}/settings`, { id: randomUUID() });
+  const { show } = (await browser.get<ShowAnswer>('/api/show')).body;
+  return browser.post<SettingAnswer>(`/api/shows/${show?.id}/settings`, { id: randomUUID() });
 };
 const answer = (browser: Browser, settingId: string, text: string) =>
-  browser.post(`/api/bench/settings/${settingId}/attempts`, {
+  browser.post<AttemptAnswer>(`/api/bench/settings/${settingId}/attempts`, {
     id: randomUUID(),
     text,
     unit: 'mL',
@@ -30,25 +42,27 @@ const answer = (browser: Browser, settingId: string, text: string) =>
 
 describe('a shown setting', () => {
   it('is set by hand, read by the class without its answer, and its answers arrive', async () => {
-    expect((await student.get('/api/show')).body).toEqual({ show: null });
-    const shown = await teacher.post(`${path}/show`, { id: randomUUID(), ...cylinder, indicates: '37,2' });
+    expect((await student.get<ShowAnswer>('/api/show')).body).toEqual({ show: null });
+    const shown = await teacher.post<StaffShowAnswer>(`${path}/show`, {
+      id: randomUUID(),
+      ...cylinder,
+      indicates: '37,2',
+    });
     expect(shown).toMatchObject({ status: 200, body: { show: { text: '37.2', unit: 'mL', answers: [] } } });
-    expect(shown.body.show.schools.map(({ preset }: { preset: string }) => preset)).toContain(
-      'Half-division',
-    );
+    expect(shown.body.show!.schools.map(({ preset }) => preset)).toContain('Half-division');
 
-    const line = (await student.get('/api/show')).body;
+    const line = (await student.get<ShowAnswer>('/api/show')).body;
     expect(line.show).toMatchObject({ kind: 'graduated-cylinder', tag: null });
     expect(JSON.stringify(line)).not.toContain('37.2');
     const first = await take(student);
     expect(first.body).toMatchObject({ mode: 'read', shown: true });
     expect((await take(student)).body.id).toBe(first.body.id);
-    expect((await student.get(`/api/bench/settings/${first.body.id}/schools`)).body.code).toBe(
-      'setting-open',
-    );
+    expect(await student.get(`/api/bench/settings/${first.body.id}/schools`)).toMatchObject({
+      body: { code: 'setting-open' },
+    });
     await answer(student, first.body.id, '42.2');
     await answer(student, first.body.id, '37.2');
-    const seen = (await teacher.get(`${path}/show`)).body.show;
+    const seen = (await teacher.get<StaffShowAnswer>(`${path}/show`)).body.show!;
     // The first answer counts; what was put right afterwards does not hide it.
     expect(seen.answers).toMatchObject([
       {
@@ -59,7 +73,7 @@ describe('a shown setting', () => {
         causes: [expect.stringContaining('numbered line')],
       },
     ]);
-    const schools = await student.get(`/api/bench/settings/${first.body.id}/schools`);
+    const schools = await student.get<SchoolsAnswer>(`/api/bench/settings/${first.body.id}/schools`);
     expect(schools.body.schools).toMatchObject([
       { preset: 'Chemistry bench', text: '37.2', from: '37.0', to: '37.4' },
       {},
@@ -71,16 +85,16 @@ describe('a shown setting', () => {
 
   it('gives way to the next, and ends', async () => {
     await teacher.post(`${path}/show`, { id: randomUUID(), kind: 'burette', model: 'burette-50-0_1' });
-    expect((await student.get('/api/show')).body.show.kind).toBe('burette');
+    expect((await student.get<ShowAnswer>('/api/show')).body.show?.kind).toBe('burette');
     expect((await teacher.delete(`${path}/show`)).status).toBe(200);
     expect((await teacher.delete(`${path}/show`)).status).toBe(200);
-    expect((await student.get('/api/show')).body.show).toBeNull();
+    expect((await student.get<ShowAnswer>('/api/show')).body.show).toBeNull();
   });
 
   it('every instrument can be set to a number and shown by chance', async () => {
-    const { instruments } = (await teacher.get('/api/bench')).body;
+    const { instruments } = (await teacher.get<BenchAnswer>('/api/bench')).body;
     for (const { kind, models } of instruments) {
-      const shown = await teacher.post(`${path}/show`, { id: randomUUID(), kind, model: models[0].id });
+      const shown = await teacher.post(`${path}/show`, { id: randomUUID(), kind, model: models[0]!.id });
       expect([kind, shown.status]).toEqual([kind, 200]);
     }
     await teacher.delete(`${path}/show`);
@@ -99,14 +113,14 @@ describe('a shown setting', () => {
   });
 
   it('is the staff’s to put and its class’s to take', async () => {
-    const { body } = await teacher.post(`${path}/show`, { id: randomUUID(), ...cylinder });
+    const { body } = await teacher.post<StaffShowAnswer>(`${path}/show`, { id: randomUUID(), ...cylinder });
     expect((await student.post(`${path}/show`, { id: randomUUID(), ...cylinder })).status).toBe(403);
     expect((await student.get(`${path}/show`)).status).toBe(403);
-    expect((await harness.browser().get('/api/show')).status).toBe(401);
+    expect((await harness.browser().get<ShowAnswer>('/api/show')).status).toBe(401);
     expect((await student.post(`/api/shows/${randomUUID()}/settings`, { id: randomUUID() })).status).toBe(
       404,
     );
-    expect((await teacher.post(`/api/shows/${body.show.id}/settings`, { id: randomUUID() })).status).toBe(
+    expect((await teacher.post(`/api/shows/${body.show!.id}/settings`, { id: randomUUID() })).status).toBe(
       403,
     );
     await teacher.delete(`${path}/show`);
@@ -116,7 +130,7 @@ describe('a shown setting', () => {
 describe('a real station', () => {
   it('is judged by the teacher’s reading and tolerance, and by the class’s digits', async () => {
     const station = { ...cylinder, tag: 'C-07', reading: '31.4', tolerance: '0.5' };
-    const shown = await teacher.post(`${path}/station`, { id: randomUUID(), ...station });
+    const shown = await teacher.post<StaffShowAnswer>(`${path}/station`, { id: randomUUID(), ...station });
     expect(shown.body.show).toMatchObject({ tag: 'C-07', text: '31.4', question: 'Go to C-07 and read it.' });
     const answers = [
       ['Junia Fell', '31.9', 'right'],
@@ -147,22 +161,26 @@ describe('a real station', () => {
 describe('the scale in words', () => {
   it('is told to whom the teacher allows it, without the answer', async () => {
     const setting = (
-      await student.post('/api/bench/settings', { id: randomUUID(), ...cylinder, mode: 'read' })
+      await student.post<SettingAnswer>('/api/bench/settings', {
+        id: randomUUID(),
+        ...cylinder,
+        mode: 'read',
+      })
     ).body;
-    const ask = () => student.post(`/api/bench/settings/${setting.id}/words`, { hands: null });
+    const ask = () => student.post<WordsAnswer>(`/api/bench/settings/${setting.id}/words`, { hands: null });
     expect(setting.mayHear).toBe(false);
     expect((await ask()).status).toBe(403);
-    const { students } = (await teacher.get(`${path}/board`)).body;
-    const delphi = students.find(({ name }: { name: string }) => name === 'Delphi Marsh').id;
+    const { students } = (await teacher.get<BoardAnswer>(`${path}/board`)).body;
+    const delphi = students.find(({ name }) => name === 'Delphi Marsh')!.id;
     expect((await teacher.post(`${path}/students/${delphi}`, { spoken: true })).status).toBe(200);
     const { words } = (await ask()).body;
-    expect((await student.get(`/api/bench/settings/${setting.id}`)).body.mayHear).toBe(true);
+    expect((await student.get<SettingAnswer>(`/api/bench/settings/${setting.id}`)).body.mayHear).toBe(true);
     expect(words.join(' ')).toMatch(/numbered line below the level is/);
     expect(words.join(' ')).not.toContain('Together');
     // What is still to be handled is told as such.
     const screw = { id: randomUUID(), kind: 'micrometer', model: 'micrometer-plain', mode: 'handle' };
-    await student.post('/api/bench/settings', screw);
-    const open = await student.post(`/api/bench/settings/${screw.id}/words`, {
+    await student.post<SettingAnswer>('/api/bench/settings', screw);
+    const open = await student.post<WordsAnswer>(`/api/bench/settings/${screw.id}/words`, {
       hands: { at: 24.9, locked: false },
     });
     expect(open.body.words).toMatchObject([expect.stringContaining('ratchet')]);
@@ -173,17 +191,25 @@ describe('the scale in words', () => {
 
 describe('which instrument', () => {
   it('computes what each would give, and names the plainest that is enough', async () => {
-    const { body } = await student.post('/api/bench/which', { size: '18', unit: 'mm', percent: '1' });
+    const { body } = await student.post<WhichAnswer>('/api/bench/which', {
+      size: '18',
+      unit: 'mm',
+      percent: '1',
+    });
     expect(body.plainest).toBe('vernier-10-9');
     expect(body.choices[0]).toMatchObject({ model: 'micrometer-vernier', fits: true, enough: true });
-    const wide = await student.post('/api/bench/which', { size: '40', unit: 'mm', percent: '0.01' });
+    const wide = await student.post<WhichAnswer>('/api/bench/which', {
+      size: '40',
+      unit: 'mm',
+      percent: '0.01',
+    });
     expect(wide.body.plainest).toBeNull();
-    expect(wide.body.choices.find(({ kind }: { kind: string }) => kind === 'micrometer').fits).toBe(false);
-    expect((await student.post('/api/bench/which', { size: 'x', unit: 'mm', percent: '1' })).status).toBe(
-      422,
-    );
-    expect((await student.post('/api/bench/which', { size: '1', unit: 'ell', percent: '1' })).status).toBe(
-      422,
-    );
+    expect(wide.body.choices.find(({ kind }) => kind === 'micrometer')?.fits).toBe(false);
+    expect(
+      (await student.post<WhichAnswer>('/api/bench/which', { size: 'x', unit: 'mm', percent: '1' })).status,
+    ).toBe(422);
+    expect(
+      (await student.post<WhichAnswer>('/api/bench/which', { size: '1', unit: 'ell', percent: '1' })).status,
+    ).toBe(422);
   });
 });
