@@ -1,6 +1,6 @@
 import { ToggleGroup } from 'radix-ui';
 
-/** The units offered beside a number; none is chosen beforehand. */
+/** The units offered beside a number; none is chosen beforehand. One that is chosen stays so when pressed again. */
 export function UnitChoice({
   choices,
   unit,
@@ -16,7 +16,7 @@ export function UnitChoice({
     <ToggleGroup.Root
       type="single"
       value={unit}
-      onValueChange={onChoose}
+      onValueChange={(chosen) => chosen !== '' && onChoose(chosen)}
       disabled={disabled}
       aria-label="Unit"
       className="flex gap-1.5"
