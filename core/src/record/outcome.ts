@@ -27,6 +27,7 @@ export interface Outcome {
 /** Derives what a logbook amounts to. Keep one for a logbook: what did not change is not reckoned again. */
 export class OutcomeReckoner {
   readonly #trials: TrialReckoner;
+  #last: Outcome | undefined;
 
   constructor(
     private readonly investigation: Investigation,
@@ -35,9 +36,11 @@ export class OutcomeReckoner {
     this.#trials = new TrialReckoner(investigation, conventions);
   }
 
-  /** Never throws on what students write. */
+  /** Never throws on what students write. Gives the last outcome again where nothing that it rests on has changed. */
   outcomeOf(cells: ReadonlyMap<string, Cell>): Outcome {
     const { investigation, conventions } = this;
+    const last = this.#last;
+    let changed = last === undefined;
     const trials: Record<string, readonly Trial[]> = {};
     const means: Record<string, Quantity> = {};
     for (const table of investigation.tables) {
@@ -51,16 +54,20 @@ export class OutcomeReckoner {
         [...new Set(numbers)].sort((a, b) => a - b),
         means,
       );
+      const before = last?.trials[table.key];
+      const same = before?.length === rows.length && rows.every((row, at) => row === before[at]);
       trials[table.key] = rows;
+      changed ||= !same;
       for (const column of table.columns) {
-        const mean = meanOf(rows, column);
+        const mean = same ? last?.means[column.key] : meanOf(rows, column);
         if (mean) means[column.key] = mean;
       }
     }
+    if (last && !changed) return last;
     const material: Material = { investigation, conventions, trials, means };
     const counted = (key: string) =>
       (trials[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
-    return {
+    return (this.#last = {
       trials,
       means,
       results: investigation.results.map((plan) => stateOf(plan, material)),
@@ -72,7 +79,7 @@ export class OutcomeReckoner {
         (sum, { key, trials: wanted }) => sum + Math.max(0, wanted - counted(key)),
         0,
       ),
-    };
+    });
   }
 }
 

@@ -224,6 +224,17 @@ describe('outcomeOf', () => {
     expect(second).toHaveLength(4);
   });
 
+  it('gives the same again for what only a remark was added to, and another for a corrected reading', () => {
+    const reckoner = new OutcomeReckoner(investigation, bench);
+    const first = reckoner.outcomeOf(tableOf(three));
+    const remark = entry(2, besides.remark('pin'), 'A bubble clung to it.');
+    expect(reckoner.outcomeOf(tableOf([...three, remark]))).toBe(first);
+    const corrected = [...three, entry(2, 'mass', '85.00', { replaces: three[3]!.id, reason: 'misread' })];
+    const second = reckoner.outcomeOf(tableOf(corrected));
+    expect(second).toEqual(outcomeOf(investigation, tableOf(corrected), bench));
+    expect(second.means['mass']!.value.eq(first.means['mass']!.value)).toBe(false);
+  });
+
   it('suggests an outlier, and never leaves it out by itself', () => {
     const far = [...three, ...row(4, '84.0', '50.0', '60.1'), ...row(5, '84.0', '50.0', '55.0')];
     expect(result(far)).toMatchObject({ n: 5, suspect: { trial: 5 } });

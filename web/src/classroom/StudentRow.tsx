@@ -3,6 +3,7 @@ import { inWords } from '@green-beam/core';
 import { ReadersMark } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { clock, weekday } from '../ui/clock';
 import { Figure, Stated } from '../ui/Figure';
 
 /** One student: marks, the last reading with its verdict and cause, the logbook; the earlier readings unfold. */
@@ -88,8 +89,5 @@ function LogbookCell({ line }: { readonly line: LogbookLine }) {
 
 function when(iso: string): string {
   const time = new Date(iso);
-  const clock = time.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
-  return time.toDateString() === new Date().toDateString()
-    ? clock
-    : `${time.toLocaleDateString([], { weekday: 'short' })} ${clock}`;
+  return time.toDateString() === new Date().toDateString() ? clock(time) : `${weekday(time)} ${clock(time)}`;
 }

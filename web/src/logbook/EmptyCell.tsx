@@ -4,8 +4,9 @@ import { useId, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useCarried } from '../bench/carried';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
+import { clockWithSeconds } from '../ui/clock';
 import { ReadingField } from '../ui/ReadingField';
-import type { Book, Writing } from './book';
+import type { Sheet, Writing } from './book';
 import { DropCounter } from './DropCounter';
 import { TakeReading } from './TakeReading';
 
@@ -13,7 +14,7 @@ import { TakeReading } from './TakeReading';
 const takesFromFeed: ReadonlySet<string> = new Set(['electronic-balance']);
 
 interface Props {
-  readonly answer: Book['answer'];
+  readonly sheet: Sheet;
   readonly trial: number;
   readonly column: Column;
   /** True in the first row that is not full: what can be taken from elsewhere is offered there. */
@@ -24,8 +25,8 @@ interface Props {
 }
 
 /** A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. */
-export function EmptyCell({ answer, trial, column, next, write, onBlock, onRun }: Props) {
-  const { investigation, conventions, mayWrite, id } = answer;
+export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }: Props) {
+  const { investigation, conventions, mayWrite, id } = sheet;
   const [text, setText] = useDraft(`${id}/${trial}/${column.key}`);
   const adviceId = useId();
   if (!mayWrite) return <span className="block py-2 text-soft">–</span>;
@@ -72,7 +73,7 @@ export function EmptyCell({ answer, trial, column, next, write, onBlock, onRun }
       )}
       {next && item && <FromBench kind={item.kind} unit={unitOf(column)} onTaken={put} />}
       {next && column.kind === 'clock' && (
-        <Button look="quiet" className="text-sm" onClick={() => put({ text: clockNow() })}>
+        <Button look="quiet" className="text-sm" onClick={() => put({ text: clockWithSeconds(new Date()) })}>
           Now
         </Button>
       )}
@@ -124,11 +125,3 @@ function FromBench({
 
 const unitWords = (column: Column): string =>
   column.kind === 'clock' ? ' as hours and minutes' : unitOf(column) === '' ? '' : ` in ${unitOf(column)}`;
-
-const clockNow = (): string =>
-  new Date().toLocaleTimeString([], {
-    hour: '2-digit',
-    minute: '2-digit',
-    second: '2-digit',
-    hourCycle: 'h23',
-  });

@@ -1,5 +1,6 @@
 import { columnOf, type Entry, type Investigation } from '@green-beam/core';
 import { useState } from 'react';
+import { dayAndTime } from '../ui/clock';
 import { useOpenBook } from './book';
 
 /** Everything that was ever written here, in the order in which it arrived. Nothing of it can be changed. */
@@ -40,7 +41,7 @@ export function History() {
             {shown.map((entry) => (
               <tr key={entry.id} className="border-b border-rule align-top">
                 <td className="py-1 pr-4 font-mono text-sm whitespace-nowrap">
-                  {new Date(entry.writtenAt).toLocaleString([], { dateStyle: 'short', timeStyle: 'medium' })}
+                  {dayAndTime(entry.writtenAt)}
                 </td>
                 <td className="py-1 pr-4">{entry.reader}</td>
                 <td className="py-1 pr-4">

@@ -1,8 +1,8 @@
 import { besides, cellKey, initials, unitOf, type Column, type Table } from '@green-beam/core';
+import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book } from './book';
 import { MeanRow, meanText } from './Means';
-import { clock } from './WrittenCell';
 
 /** The table with everything that was struck, and why trials were left out. */
 export function ReportReadings({ book, table }: { readonly book: Book; readonly table: Table }) {

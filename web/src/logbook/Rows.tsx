@@ -36,7 +36,8 @@ function LongRows({ count, children }: Props) {
   const before = first ? first.start - top : 0;
   const after = last ? rows.getTotalSize() - (last.end - top) : 0;
   return (
-    <tbody ref={body}>
+    // Each row a picture of its own: a key press in one paints none of the others.
+    <tbody ref={body} className="*:will-change-transform">
       <Gap height={before} />
       {items.map(({ index }) => children(index + 1))}
       <Gap height={after} />

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
-import { clock } from './WrittenCell';
+import { clock } from '../ui/clock';
 import { isHandedIn, saidIn, useOpenBook, type Book } from './book';
 import { Questions } from './Questions';
 

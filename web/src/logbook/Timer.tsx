@@ -1,5 +1,6 @@
 import { cellKey, clockMinutes, type Table } from '@green-beam/core';
 import { useEffect, useState } from 'react';
+import { clockWithSeconds } from '../ui/clock';
 import type { Book } from './book';
 
 /** The clock beside a table with clock times: what it shows, how long since the last reading, when the next is due. */
@@ -17,7 +18,7 @@ export function Timer({ book, table }: { readonly book: Book; readonly table: Ta
   const since = last === undefined ? null : secondsSince(last, now);
   return (
     <p className="mb-2 font-mono" role="timer" aria-label="Clock">
-      {clockText(now)}
+      {clockWithSeconds(now)}
       {since !== null && (
         <span className="ml-4 text-soft">
           {Math.floor(since / 60)} min {String(since % 60).padStart(2, '0')} s since the last reading
@@ -29,13 +30,10 @@ export function Timer({ book, table }: { readonly book: Book; readonly table: Ta
   );
 }
 
-const clockText = (time: Date): string =>
-  time.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', second: '2-digit', hourCycle: 'h23' });
-
 /** Across midnight too; null for what is no time of day. */
 function secondsSince(text: string, now: Date): number | null {
   try {
-    return Math.round(clockMinutes(text, clockText(now)).times(60).toNumber());
+    return Math.round(clockMinutes(text, clockWithSeconds(now)).times(60).toNumber());
   } catch {
     return null;
   }

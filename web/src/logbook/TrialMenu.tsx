@@ -5,7 +5,7 @@ import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { CheckField, TextField } from '../ui/fields';
-import type { Book } from './book';
+import type { Book, Sheet } from './book';
 import { sendPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
 
@@ -15,9 +15,9 @@ export function TrialMenu({
   remark,
   ...of
 }: Omit<Part, 'onDone'> & { readonly trial: Trial | undefined; readonly remark: string }) {
-  const { answer, number } = of;
+  const { sheet, number } = of;
   const [open, setOpen] = useState(false);
-  if (!answer.mayWrite) return null;
+  if (!sheet.mayWrite) return null;
   const onDone = () => setOpen(false);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
@@ -35,7 +35,7 @@ export function TrialMenu({
           className="z-30 flex w-80 flex-col gap-5 border border-ink bg-white p-4"
         >
           {trial && <StandingForm {...of} trial={trial} onDone={onDone} />}
-          {answer.investigation.supplied && <SuppliedBox {...of} />}
+          {sheet.investigation.supplied && <SuppliedBox {...of} />}
           <RemarkForm {...of} before={remark} onDone={onDone} />
           <PhotoForm {...of} />
         </Popover.Content>
@@ -45,7 +45,7 @@ export function TrialMenu({
 }
 
 interface Part {
-  readonly answer: Book['answer'];
+  readonly sheet: Sheet;
   readonly say: Book['say'];
   readonly add: Book['add'];
   readonly table: string;
@@ -54,8 +54,8 @@ interface Part {
 }
 
 /** Only a person leaves a trial out, and says why; it stays readable. */
-function StandingForm({ answer, say, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
-  const [reason, setReason] = useDraft(`${answer.id}/${table}/${number}/standing`);
+function StandingForm({ sheet, say, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
+  const [reason, setReason] = useDraft(`${sheet.id}/${table}/${number}/standing`);
   const put = (standing: 'abandoned' | 'excluded' | 'counts') => {
     if (reason.trim() === '') return;
     say(number, besides.standing(table), standing, reason.trim());
@@ -93,22 +93,22 @@ function StandingForm({ answer, say, table, number, trial, onDone }: Part & { re
 }
 
 /** A number that the teacher supplied says so; it is set before it is written. */
-function SuppliedBox({ answer, table, number }: Omit<Part, 'onDone'>) {
-  const [supplied, set] = useState(() => isSupplied(answer.id, table, number));
+function SuppliedBox({ sheet, table, number }: Omit<Part, 'onDone'>) {
+  const [supplied, set] = useState(() => isSupplied(sheet.id, table, number));
   return (
     <CheckField
       label="What I write next in this trial was supplied by the teacher"
       checked={supplied}
       onChange={(checked) => {
-        setSupplied(answer.id, table, number, checked);
+        setSupplied(sheet.id, table, number, checked);
         set(checked);
       }}
     />
   );
 }
 
-function RemarkForm({ answer, say, table, number, before, onDone }: Part & { readonly before: string }) {
-  const [text, setText] = useDraft(`${answer.id}/${table}/${number}/remark`);
+function RemarkForm({ sheet, say, table, number, before, onDone }: Part & { readonly before: string }) {
+  const [text, setText] = useDraft(`${sheet.id}/${table}/${number}/remark`);
   const keep = (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
@@ -127,14 +127,14 @@ function RemarkForm({ answer, say, table, number, before, onDone }: Part & { rea
   );
 }
 
-function PhotoForm({ answer, add, table, number }: Omit<Part, 'onDone'>) {
+function PhotoForm({ sheet, add, table, number }: Omit<Part, 'onDone'>) {
   const [state, setState] = useState<'idle' | 'sending' | { readonly failed: string }>('idle');
   const inputId = useId();
   const take = async (file: File | undefined) => {
     if (!file) return;
     setState('sending');
     try {
-      const id = await sendPhoto(answer.id, file);
+      const id = await sendPhoto(sheet.id, file);
       if (id === null) return setState({ failed: 'This file could not be read as a picture.' });
       add(number, besides.photo(table), id);
       setState('idle');

@@ -11,14 +11,14 @@ import {
 import clsx from 'clsx';
 import { memo } from 'react';
 import { Figure } from '../ui/Figure';
-import { said, saidIn, type Book, type Writing } from './book';
+import { said, saidIn, type Book, type Writing, type Sheet } from './book';
 import { EmptyCell } from './EmptyCell';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
 
 interface RowProps {
   readonly number: number;
-  readonly answer: Book['answer'];
+  readonly sheet: Sheet;
   readonly table: Table;
   readonly trial: Trial | undefined;
   readonly cells: readonly (Cell | undefined)[];
@@ -66,7 +66,7 @@ export const TrialRow = memo(
 
 function DrawnRow({
   number,
-  answer,
+  sheet,
   table,
   trial,
   cells,
@@ -93,8 +93,8 @@ function DrawnRow({
         {/* Placed by itself: a row that has such a part is not painted anew when another one is. */}
         <span className="relative whitespace-nowrap">
           <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
-          {(trial || answer.mayWrite) && (
-            <TrialMenu {...{ answer, number, trial, say, add }} table={table.key} remark={beside.remark} />
+          {(trial || sheet.mayWrite) && (
+            <TrialMenu {...{ sheet, number, trial, say, add }} table={table.key} remark={beside.remark} />
           )}
         </span>
         {standing !== 'counts' && (
@@ -102,7 +102,7 @@ function DrawnRow({
             {standing}: {trial?.reason}
           </span>
         )}
-        <Said beside={beside} logbookId={answer.id} number={number} />
+        <Said beside={beside} logbookId={sheet.id} number={number} />
       </th>
       {table.columns.map((column, at) => {
         const cell = cells[at];
@@ -113,7 +113,7 @@ function DrawnRow({
                 column,
                 trial?.derived[column.key],
                 trial ? valuesOf(trial) : {},
-                answer.conventions,
+                sheet.conventions,
               )
             : null;
         return (
@@ -121,12 +121,9 @@ function DrawnRow({
             {column.kind === 'derived' && column.by === 'app' ? (
               <DerivedCell cell={trial?.derived[column.key]} />
             ) : cell ? (
-              <WrittenCell
-                {...{ answer, cell, column, verdict, write }}
-                waits={waitingCells[at] === 'true'}
-              />
+              <WrittenCell {...{ sheet, cell, column, verdict, write }} waits={waitingCells[at] === 'true'} />
             ) : (
-              <EmptyCell {...{ answer, column, next, write, onBlock, onRun }} trial={number} />
+              <EmptyCell {...{ sheet, column, next, write, onBlock, onRun }} trial={number} />
             )}
           </td>
         );

@@ -1,7 +1,7 @@
 import { besides, cellKey, pastedBlock, type Table } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { BlockDialog, type Block } from './BlockDialog';
-import type { Book, Writing } from './book';
+import { useSheet, type Book, type Writing } from './book';
 import { ColumnHeading, columnRem, trialRem, widthOf } from './ColumnHeading';
 import { Means } from './Means';
 import { moveBetweenCells } from './moveBetweenCells';
@@ -13,6 +13,7 @@ import { besideOf, TrialRow } from './TrialRow';
 /** A table of trials: readings as they were written, and what follows from them. Arrow keys go from cell to cell. */
 export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
   const { answer, outcome } = book;
+  const sheet = useSheet(book);
   const trials = useMemo(() => outcome.trials[table.key] ?? [], [outcome, table.key]);
   const byNumber = useMemo(() => new Map(trials.map((trial) => [trial.trial, trial])), [trials]);
   const [block, setBlock] = useState<Block | null>(null);
@@ -92,7 +93,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
               <TrialRow
                 key={number}
                 number={number}
-                answer={answer}
+                sheet={sheet}
                 table={table}
                 trial={byNumber.get(number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}

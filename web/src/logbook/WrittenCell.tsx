@@ -3,14 +3,15 @@ import { Popover } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
+import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
 import { TextField } from '../ui/fields';
 import { ReadingField } from '../ui/ReadingField';
-import type { Book, Writing } from './book';
+import type { Sheet, Writing } from './book';
 import { Worked } from './Worked';
 
 interface Props {
-  readonly answer: Book['answer'];
+  readonly sheet: Sheet;
   readonly cell: Cell;
   readonly column: Column;
   readonly waits: boolean;
@@ -28,9 +29,9 @@ const origins = {
 } as const;
 
 /** A reading in ink: struck ones stay readable above it, with initials, time and reason. */
-export function WrittenCell({ answer, cell, column, waits, verdict, write }: Props) {
+export function WrittenCell({ sheet, cell, column, waits, verdict, write }: Props) {
   const { current, struck, collided } = cell;
-  const advice = adviseOn(current.text, column, answer.investigation, answer.conventions);
+  const advice = adviseOn(current.text, column, sheet.investigation, sheet.conventions);
   const origin = origins[current.origin ?? 'own'];
   const otherTag = column.kind === 'measured' && current.tag !== column.tag ? current.tag : null;
   return (
@@ -45,7 +46,7 @@ export function WrittenCell({ answer, cell, column, waits, verdict, write }: Pro
         </p>
       ))}
       <p className="flex flex-wrap items-baseline gap-x-2 text-lg">
-        {answer.mayWrite ? <Correction {...{ cell, column, write }} /> : <Figure text={current.text} />}
+        {sheet.mayWrite ? <Correction {...{ cell, column, write }} /> : <Figure text={current.text} />}
         <span className="text-xs text-soft" title={`${current.reader}, ${clock(current.writtenAt)}`}>
           {initials(current.reader)}
         </span>
@@ -136,6 +137,3 @@ function CorrectionForm({
     </form>
   );
 }
-
-export const clock = (iso: string): string =>
-  new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });

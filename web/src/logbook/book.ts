@@ -11,7 +11,7 @@ import {
   type PastedCell,
 } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useOutletContext } from 'react-router';
 import { call } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
@@ -53,8 +53,20 @@ export interface Book {
   writeBlock(cells: readonly PastedCell[]): void;
 }
 
+/** What of a logbook its cells go by. It stays the same while entries come. */
+export type Sheet = Pick<LogbookAnswer, 'id' | 'investigation' | 'conventions' | 'mayWrite'>;
+
+export function useSheet({ answer: { id, investigation, conventions, mayWrite } }: Book): Sheet {
+  return useMemo(
+    () => ({ id, investigation, conventions, mayWrite }),
+    [id, investigation, conventions, mayWrite],
+  );
+}
+
 /** A logbook with what still waits on this device, and what it all amounts to. */
-export function useBook(answer: KeptLogbook): Book {
+export function useBook(fetched: KeptLogbook): Book {
+  // Asked for here again, so that what was just stored comes in the same turn in which it leaves the outbox.
+  const answer = useLogbook(fetched.id).data ?? fetched;
   const { name } = useWho();
   const outbox = useOutbox();
   const path = at(paths.entries, { logbookId: answer.id });
@@ -69,10 +81,8 @@ export function useBook(answer: KeptLogbook): Book {
     () => parcels.filter((parcel) => parcel.path === path || parcel.path === blocks),
     [parcels, path, blocks],
   );
-  return useMemo(() => {
+  const { entries, pending, table } = useMemo(() => {
     const stored = new Set([...answer.entries, ...(answer.sent ?? [])].map(({ id }) => id));
-    const bodies = (body: object): readonly NewEntry[] =>
-      'entries' in body ? (body.entries as readonly NewEntry[]) : [body as NewEntry];
     const pending = mine
       .filter(({ refused }) => refused === undefined)
       .flatMap(({ body }) => bodies(body))
@@ -83,7 +93,12 @@ export function useBook(answer: KeptLogbook): Book {
       ...(answer.sent ?? []).filter(({ id }) => !known.has(id)),
       ...pending.map((body) => asEntry(body, answer, name)),
     ];
-    const table = tableOf(entries);
+    return { entries, pending, table: tableOf(entries) };
+  }, [answer, mine, name]);
+  // What was written shows at once; what it comes to is reckoned after that.
+  const settled = useDeferredValue(table);
+  const outcome = useMemo(() => reckoner.outcomeOf(settled), [reckoner, settled]);
+  return useMemo(() => {
     const newEntry = (writing: Writing, replaces: string | null, reason: string | null): NewEntry => ({
       id: crypto.randomUUID(),
       trial: writing.trial,
@@ -102,7 +117,7 @@ export function useBook(answer: KeptLogbook): Book {
       answer,
       entries,
       table,
-      outcome: reckoner.outcomeOf(table),
+      outcome,
       waiting: new Set(pending.map(({ id }) => id)),
       refused: mine.flatMap(({ id, body, refused }) =>
         refused === undefined
@@ -138,8 +153,11 @@ export function useBook(answer: KeptLogbook): Book {
         if (body.entries.length > 0) outbox.add({ id: body.id, path: blocks, body });
       },
     };
-  }, [answer, mine, name, outbox, path, blocks, reckoner]);
+  }, [answer, entries, pending, table, outcome, mine, outbox, path, blocks]);
 }
+
+const bodies = (body: object): readonly NewEntry[] =>
+  'entries' in body ? (body.entries as readonly NewEntry[]) : [body as NewEntry];
 
 function asEntry(body: NewEntry, { investigation }: LogbookAnswer, reader: string): Entry {
   const column = columnOf(investigation, body.column)?.column;

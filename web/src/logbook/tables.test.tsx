@@ -16,6 +16,21 @@ describe('a table of trials', () => {
     expect(screen.getByRole('button', { name: /Correct Mass of the pin of trial 1, 214.6/ })).toBeVisible();
   });
 
+  it('shows what was written without a break, while it waits, is stored and comes back', async () => {
+    const { user, calls } = await openLogbook(boltPin);
+    await user.type(cell(/Trial 1, Mass of the pin in g/), '214.6{Enter}');
+    let gone = false;
+    const watch = new MutationObserver(() => {
+      gone ||= screen.queryByText('214.6', { selector: 'button *, button' }) === null;
+    });
+    watch.observe(document.body, { childList: true, subtree: true, characterData: true });
+    await waitFor(() => expect(calls.some(({ path }) => path.endsWith('/book/entries'))).toBe(true));
+    await waitFor(() => expect(calls.some(({ query }) => query.get('after') === '0')).toBe(true));
+    await waitFor(() => expect(screen.queryByText('waits')).toBeNull());
+    watch.disconnect();
+    expect(gone).toBe(false);
+  });
+
   it('keeps what is typed over a reload, and what is written while the line is down', async () => {
     const first = await openLogbook(boltPin);
     await first.user.type(cell(/Trial 1, Mass/), '214.');

@@ -1,0 +1,14 @@
+// Made once: making one takes longer than drawing what it says, and a long table says hundreds.
+const shown = (options: Intl.DateTimeFormatOptions) => {
+  const format = new Intl.DateTimeFormat([], options);
+  return (time: Date | string): string => format.format(new Date(time));
+};
+const hourAndMinute = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const;
+
+/** A time of day to the minute, and to the second. */
+export const clock = shown(hourAndMinute);
+export const clockWithSeconds = shown({ ...hourAndMinute, second: '2-digit' });
+/** The day of the week in short. */
+export const weekday = shown({ weekday: 'short' });
+/** Day and time to the second. */
+export const dayAndTime = shown({ dateStyle: 'short', timeStyle: 'medium' });
