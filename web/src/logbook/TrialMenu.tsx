@@ -1,10 +1,10 @@
 import { besides, type Trial } from '@green-beam/core';
-import { Popover } from 'radix-ui';
 import { useId, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { CheckField, TextField } from '../ui/fields';
+import { Hanging } from '../ui/Hanging';
 import type { Book, Sheet } from './book';
 import { sendPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
@@ -16,31 +16,24 @@ export function TrialMenu({
   ...of
 }: Omit<Part, 'onDone'> & { readonly trial: Trial | undefined; readonly remark: string }) {
   const { sheet, number } = of;
-  const [open, setOpen] = useState(false);
   if (!sheet.mayWrite) return null;
-  const onDone = () => setOpen(false);
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger
-        aria-label={`More about trial ${number}`}
-        className="ml-2 rounded-sm border border-rule bg-white px-1.5 text-sm text-soft hover:border-ink hover:text-ink"
-      >
-        …
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={6}
-          aria-label={`About trial ${number}`}
-          className="z-30 flex w-80 flex-col gap-5 border border-ink bg-white p-4"
-        >
+    <Hanging
+      label={`More about trial ${number}`}
+      called={`About trial ${number}`}
+      button="…"
+      buttonLook="ml-2 rounded-sm border border-rule bg-white px-1.5 text-sm text-soft hover:border-ink hover:text-ink"
+      look="flex w-80 flex-col gap-5"
+    >
+      {(onDone) => (
+        <>
           {trial && <StandingForm {...of} trial={trial} onDone={onDone} />}
           {sheet.investigation.supplied && <SuppliedBox {...of} />}
           <RemarkForm {...of} before={remark} onDone={onDone} />
           <PhotoForm {...of} />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        </>
+      )}
+    </Hanging>
   );
 }
 

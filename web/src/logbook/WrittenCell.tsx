@@ -1,11 +1,11 @@
 import { adviseOn, initials, unitOf, type Cell, type Column, type DrillVerdict } from '@green-beam/core';
-import { Popover } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
 import { TextField } from '../ui/fields';
+import { Hanging } from '../ui/Hanging';
 import { ReadingField } from '../ui/ReadingField';
 import type { Sheet, Writing } from './book';
 import { Worked } from './Worked';
@@ -67,30 +67,19 @@ export function WrittenCell({ sheet, cell, column, waits, verdict, write }: Prop
 
 /** The reading itself is what one presses to correct it. */
 function Correction({ cell: { current }, column, write }: Pick<Props, 'cell' | 'column' | 'write'>) {
-  const [open, setOpen] = useState(false);
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger
-        className="-mx-1 rounded-sm px-1 hover:bg-white hover:outline-1 hover:outline-ink"
-        aria-label={`Correct ${column.heading} of trial ${current.trial}, ${current.text}`}
-      >
-        <Figure text={current.text} />
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={6}
-          className="z-30 w-72 border border-ink bg-white p-4"
-          aria-label="Correction"
-        >
-          <CorrectionForm {...{ current, column, write }} onDone={() => setOpen(false)} />
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Hanging
+      label={`Correct ${column.heading} of trial ${current.trial}, ${current.text}`}
+      called="Correction"
+      button={<Figure text={current.text} />}
+      buttonLook="-mx-1 rounded-sm px-1 hover:bg-white hover:outline-1 hover:outline-ink"
+      look="w-72"
+    >
+      {(close) => <CorrectionForm {...{ current, column, write }} onDone={close} />}
+    </Hanging>
   );
 }
 
-/** The form by itself, so that a page of cells does not carry one for each. */
 function CorrectionForm({
   current,
   column,

@@ -1,0 +1,44 @@
+import clsx from 'clsx';
+import { Popover } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+
+interface Props {
+  /** What pressing the button does, and what hangs from it then. */
+  readonly label: string;
+  readonly called: string;
+  readonly button: ReactNode;
+  readonly buttonLook: string;
+  readonly look: string;
+  readonly children: (close: () => void) => ReactNode;
+}
+
+/** A button from which a form hangs. Until it is first pressed it is a button and no more: a table has hundreds. */
+export function Hanging({ label, called, button, buttonLook, look, children }: Props) {
+  const [open, setOpen] = useState<boolean | null>(null);
+  const plain = { 'aria-label': label, className: buttonLook, children: button };
+  if (open === null)
+    return (
+      <button
+        type="button"
+        aria-haspopup="dialog"
+        aria-expanded={false}
+        onClick={() => setOpen(true)}
+        {...plain}
+      />
+    );
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger {...plain} />
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          aria-label={called}
+          className={clsx('z-30 border border-ink bg-white p-4', look)}
+        >
+          {children(() => setOpen(false))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
