@@ -97,6 +97,29 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
     predict: (setting) => (setting.handled && applies(setting) ? [sum(setting)] : []),
     look: () => look,
   });
+  const ofTheHands = [
+    handling(
+      'rider-off-notch',
+      'label',
+      onRidge,
+      'A rider sits between two notches.',
+      'Look at the notched beams: a rider that rides on the ridge turns the beam as if it weighed something in between.',
+    ),
+    handling(
+      'not-balanced',
+      'level',
+      offLevel,
+      'The balance was not level when you read it.',
+      'The riders mean something only when the object is on the pan and the pointer rests on its zero mark, or swings as far above it as below.',
+    ),
+    handling(
+      'zero-not-set',
+      'level',
+      offZero,
+      'The balance was not at zero before you began.',
+      'Take the object off, set all riders to zero and look at the pointer. If it is not on its mark, turn the zero screw first.',
+    ),
+  ];
 
   return {
     kind,
@@ -180,32 +203,10 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
         `Together: ${written} g.`,
       ];
     },
-    lookFirst: () =>
+    lookFirst: (setting) =>
+      ofTheHands.find(({ predict }) => predict(setting, 0).length > 0)?.look(setting) ??
       'Take one beam at a time, the heaviest rider first. Between two numbers the lower one counts; the next beam gives the rest.',
 
-    misreadings: [
-      handling(
-        'rider-off-notch',
-        'label',
-        onRidge,
-        'A rider sits between two notches.',
-        'Look at the notched beams: a rider that rides on the ridge turns the beam as if it weighed something in between.',
-      ),
-      handling(
-        'not-balanced',
-        'level',
-        offLevel,
-        'The balance was not level when you read it.',
-        'The riders mean something only when the object is on the pan and the pointer rests on its zero mark, or swings as far above it as below.',
-      ),
-      handling(
-        'zero-not-set',
-        'level',
-        offZero,
-        'The balance was not at zero before you began.',
-        'Take the object off, set all riders to zero and look at the pointer. If it is not on its mark, turn the zero screw first.',
-      ),
-      ...riderMisreadings(modelFor),
-    ] satisfies Misreading<BalanceSetting>[],
+    misreadings: [...ofTheHands, ...riderMisreadings(modelFor)] satisfies Misreading<BalanceSetting>[],
   };
 }

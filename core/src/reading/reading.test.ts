@@ -206,6 +206,16 @@ describe('a three-beam balance', () => {
     expect(readBalance(setting, text)).toEqual(expected);
   });
 
+  it('sends who writes what fits nothing to what the hands left undone, before the riders', () => {
+    const first = (setting: BalanceSetting) => threeBeamBalance.lookFirst(setting);
+    const light = { ...handled, loadGrams: 237.4 };
+    expect(first(balance(200, 30, 5.0, light))).toContain('the pointer rests on its zero mark');
+    expect(first(balance(200, 30, 8.2, { ...light, zeroErrorGrams: 0.8 }))).toContain('zero screw');
+    expect(first(balance(204, 30, 3.4, light))).toContain('notched beams');
+    for (const inOrder of [balance(200, 30, 7.4, handled), balance(200, 30, 7.4)])
+      expect(first(inOrder)).toContain('one beam at a time');
+  });
+
   it('takes only what hands can do', () => {
     const setting = balance(0, 0, 0, { handled: true, loadGrams: 50, onPan: false });
     const hands = { hundreds: 0, tens: 50, ones: 0, screw: 0, onPan: true };
