@@ -1,6 +1,6 @@
 import { adviseOn, unitOf, type Column } from '@green-beam/core';
 import type { TakenReading } from '@green-beam/contract';
-import { useId, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useId, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useCarried } from '../bench/carried';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
@@ -27,15 +27,18 @@ interface Props {
 /** A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. */
 export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }: Props) {
   const { investigation, conventions, mayWrite, id } = sheet;
-  const [text, setText] = useDraft(`${id}/${trial}/${column.key}`);
+  const [text, setText, letGo] = useDraft(`${id}/${trial}/${column.key}`);
+  const given = useRef(false);
   const adviceId = useId();
   if (!mayWrite) return <span className="block py-2 text-soft">–</span>;
   const advice = adviseOn(text, column, investigation, conventions);
   const item =
     column.kind === 'measured' ? investigation.kit.find(({ tag }) => tag === column.tag) : undefined;
   const put = (writing: Omit<Writing, 'trial' | 'column'>) => {
+    if (given.current) return;
+    given.current = true;
     write({ trial, column: column.key, ...writing });
-    setText('');
+    letGo();
   };
   const writeDown = () => {
     if (text.trim() !== '') put({ text });
@@ -60,7 +63,10 @@ export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }:
         aria-label={`Trial ${trial}, ${column.heading}${unitWords(column)}`}
         aria-describedby={advice ? adviceId : undefined}
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => {
+          given.current = false;
+          setText(event.target.value);
+        }}
         onBlur={writeDown}
         onKeyDown={onKeyDown}
         onPaste={onPaste}

@@ -83,7 +83,7 @@ describe('what is said of a trial besides its readings', () => {
     expect(drawn).toEqual([0, 0, 1280, 960]);
     const [photo] = sent('POST /api/logbooks/book/photos');
     expect(photo?.body).toMatchObject({ mediaType: 'image/jpeg', base64: 'QUJD', id: stored.at(-1)?.text });
-    expect(screen.getByRole('img', { name: 'Photograph 1 of trial 1', hidden: true })).toBeInTheDocument();
+    expect(await screen.findByRole('img', { name: 'Photograph 1 of trial 1', hidden: true })).toBeVisible();
   });
 
   it.each([

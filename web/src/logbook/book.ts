@@ -65,13 +65,14 @@ export function useSheet({ answer: { id, investigation, conventions, mayWrite } 
 
 /** A logbook with what still waits on this device, and what it all amounts to. */
 export function useBook(fetched: KeptLogbook): Book {
-  // Asked for here again, so that what was just stored comes in the same turn in which it leaves the outbox.
-  const answer = useLogbook(fetched.id).data ?? fetched;
+  // What the hands do is drawn first, and the book follows as soon as there is time. It is asked for here again, so that
+  // what was just stored comes in the same turn in which it leaves the outbox.
+  const answer = useDeferredValue(useLogbook(fetched.id).data ?? fetched);
+  const parcels = useDeferredValue(useParcels());
   const { name } = useWho();
   const outbox = useOutbox();
   const path = at(paths.entries, { logbookId: answer.id });
   const blocks = at(paths.blocks, { logbookId: answer.id });
-  const parcels = useParcels();
   const { investigation, conventions } = answer;
   const reckoner = useMemo(
     () => new OutcomeReckoner(investigation, conventions),
@@ -95,9 +96,7 @@ export function useBook(fetched: KeptLogbook): Book {
     ];
     return { entries, pending, table: tableOf(entries) };
   }, [answer, mine, name]);
-  // What was written shows at once; what it comes to is reckoned after that.
-  const settled = useDeferredValue(table);
-  const outcome = useMemo(() => reckoner.outcomeOf(settled), [reckoner, settled]);
+  const outcome = useMemo(() => reckoner.outcomeOf(table), [reckoner, table]);
   return useMemo(() => {
     const newEntry = (writing: Writing, replaces: string | null, reason: string | null): NewEntry => ({
       id: crypto.randomUUID(),
