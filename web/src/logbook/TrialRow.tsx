@@ -121,7 +121,13 @@ function DrawnRow({
             {column.kind === 'derived' && column.by === 'app' ? (
               <DerivedCell cell={trial?.derived[column.key]} />
             ) : cell ? (
-              <WrittenCell {...{ sheet, cell, column, verdict, write }} waits={waitingCells[at] === 'true'} />
+              <>
+                <WrittenCell
+                  {...{ sheet, cell, column, verdict, write }}
+                  waits={waitingCells[at] === 'true'}
+                />
+                <Refusal of={trial?.derived[column.key]} />
+              </>
             ) : (
               <EmptyCell {...{ sheet, column, next, write, onBlock, onRun }} trial={number} />
             )}
@@ -161,8 +167,12 @@ function Said({
   );
 }
 
+/** Why nothing can follow from the readings of a trial, whoever works the value. */
+const Refusal = ({ of }: { readonly of: Derived | undefined }) =>
+  of?.state === 'refused' ? <p className="py-1 text-sm text-vermilion">{of.reason}</p> : null;
+
 function DerivedCell({ cell }: { readonly cell: Derived | undefined }) {
-  if (cell?.state === 'refused') return <p className="py-1 text-sm text-vermilion">{cell.reason}</p>;
+  if (cell?.state === 'refused') return <Refusal of={cell} />;
   return (
     <p className="py-1 text-lg">
       {cell?.state === 'reckoned' ? <Figure text={cell.text} /> : <span className="text-soft">–</span>}

@@ -217,6 +217,14 @@ describe('a column that students work', () => {
     await waitFor(() => expect(mean()).toHaveTextContent(/7\.9Worked right\./));
   });
 
+  it('says why nothing follows from readings that are the wrong way round', async () => {
+    const swapped = rows(shackleRing, 'mass before after V', '62.48 29.3 21.4 7.9');
+    await openLogbook(shackleRing, swapped);
+    expect(screen.getByRole('row', { name: /^1/ })).toHaveTextContent(
+      'Volume comes out as -7.9: it should be more than nothing.',
+    );
+  });
+
   it('shows its mean to whoever only looks', async () => {
     await openLogbook(shackleRing, [...worked, entry(0, '@mean rho', '7.9')], { mayWrite: false });
     expect(screen.getByRole('row', { name: /^Mean/ })).toHaveTextContent(/7\.9Worked right\./);
