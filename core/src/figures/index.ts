@@ -6,6 +6,7 @@ export * from './expressionTree';
 export * from './expression';
 export * from './quantity';
 export * from './evaluate';
+export * from './elsewhere';
 export * from './convert';
 export * from './tex';
 export * from './cards';

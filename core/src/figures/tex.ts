@@ -132,5 +132,6 @@ function placeIn(text: string, place: number): number {
   return at >= 0 && /\d/.test(text.charAt(at)) ? at : -1;
 }
 
-const roundedTex = (quantity: Quantity, rounding: Rounding): string =>
+/** A quantity rounded to the place that its data justify. */
+export const roundedTex = (quantity: Quantity, rounding: Rounding): string =>
   `${numberTex(writeTracked(quantity, rounding), -1)}${unitTex(quantity.unit)}`;
