@@ -9,7 +9,8 @@ import {
   type BeakerPicture,
 } from '@green-beam/core';
 import type { SVGProps } from 'react';
-import { Card, EyeOnRail, Liquid, signedRiseMm, type Tube } from './glassTube';
+import { EyeOnRail } from './eyeOnRail';
+import { Card, Liquid, signedRiseMm, type Tube } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
 

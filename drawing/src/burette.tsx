@@ -8,17 +8,9 @@ import {
   type GraduatedPipettePicture,
 } from '@green-beam/core';
 import type { SVGProps } from 'react';
-import {
-  Card,
-  EyeOnRail,
-  Liquid,
-  Marks,
-  PrintedUnit,
-  signedRiseMm,
-  tubeSpots,
-  Wall,
-  type Tube,
-} from './glassTube';
+import { EyeOnRail } from './eyeOnRail';
+import { Card, Liquid, signedRiseMm, Wall, type Tube } from './glassTube';
+import { Marks, PrintedUnit, tubeSpots } from './tubeScale';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
 

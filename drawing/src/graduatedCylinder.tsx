@@ -1,16 +1,8 @@
 import { cylinderModel, mmPerMl, parallaxMm, type CylinderPicture } from '@green-beam/core';
 import type { SVGProps } from 'react';
-import {
-  Card,
-  EyeOnRail,
-  Liquid,
-  Marks,
-  PrintedUnit,
-  signedRiseMm,
-  tubeSpots,
-  Wall,
-  type Tube,
-} from './glassTube';
+import { EyeOnRail } from './eyeOnRail';
+import { Card, Liquid, signedRiseMm, Wall, type Tube } from './glassTube';
+import { Marks, PrintedUnit, tubeSpots } from './tubeScale';
 import { figureFont } from './ink';
 import type { Spots } from './point';
 

@@ -5,7 +5,7 @@ export * from './ruler';
 export * from './thermometer';
 export * from './beamBalance';
 export * from './electronicBalance';
-export { eyeMmAt, eyeY } from './glassTube';
+export { eyeMmAt, eyeY } from './eyeOnRail';
 export * from './graduatedCylinder';
 export * from './burette';
 export * from './beaker';

@@ -6,7 +6,8 @@ import {
   type RingPicture,
 } from '@green-beam/core';
 import type { SVGProps } from 'react';
-import { Card, EyeOnRail, Liquid, signedRiseMm, Wall, type Tube } from './glassTube';
+import { EyeOnRail } from './eyeOnRail';
+import { Card, Liquid, signedRiseMm, Wall, type Tube } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
 

@@ -1,6 +1,8 @@
 import { mmPerMl, parallaxMm, squeezeModel, type SqueezePicture } from '@green-beam/core';
 import type { SVGProps } from 'react';
-import { Card, EyeOnRail, Liquid, Marks, PrintedUnit, tubeSpots, Wall, type Tube } from './glassTube';
+import { EyeOnRail } from './eyeOnRail';
+import { Card, Liquid, Wall, type Tube } from './glassTube';
+import { Marks, PrintedUnit, tubeSpots } from './tubeScale';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
 
