@@ -35,6 +35,12 @@ describe('trials as dots', () => {
       />,
     );
 
+  it('counts trials in whole numbers', () => {
+    const markup = dots([1, 2, 3].map((trial) => ({ trial, value: 8 + trial / 10, counts: true })));
+    const along = [...markup.matchAll(/y="21" text-anchor="middle">([^<]*)</g)].map(([, text]) => text);
+    expect(along).toEqual(['1', '2', '3']);
+  });
+
   it('has a dot for each that counts and a cross for each that does not, within the frame', () => {
     const markup = dots([
       { trial: 1, value: 8.4, counts: true },

@@ -20,6 +20,7 @@ export function Plot({
   label,
   x: [xWords, xDomain],
   y: [yWords, yDomain],
+  whole = false,
   children,
 }: {
   /** What a reader who does not see it is told. */
@@ -27,11 +28,14 @@ export function Plot({
   readonly x: readonly [words: string, domain: [number, number]];
   readonly y:
     readonly [words: string, domain: [number, number]] | readonly [words: null, domain: [number, number]];
+  /** Along x there are only whole numbers, such as those of trials. */
+  readonly whole?: boolean;
   readonly children: (x: Scale, y: Scale) => ReactNode;
 }) {
   const { width, height } = plotSize;
   const x = scaleLinear(xDomain, [edge.left, width - edge.right]);
   const y = scaleLinear(yDomain, [height - edge.bottom, edge.top]);
+  const xTicks = x.ticks(6).filter((tick) => !whole || Number.isInteger(tick));
   const bottom = height - edge.bottom;
   return (
     <svg
@@ -46,11 +50,11 @@ export function Plot({
     >
       <rect width={width} height={height} fill={ink.page} />
       <line x1={edge.left} x2={width - edge.right} y1={bottom} y2={bottom} stroke={ink.ink} />
-      {x.ticks(6).map((tick) => (
+      {xTicks.map((tick) => (
         <g key={tick} transform={`translate(${x(tick)} ${bottom})`}>
           <line y2={6} stroke={ink.ink} />
           <text y={21} textAnchor="middle">
-            {x.tickFormat(6)(tick)}
+            {whole ? tick : x.tickFormat(6)(tick)}
           </text>
         </g>
       ))}

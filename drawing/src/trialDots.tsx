@@ -26,6 +26,7 @@ export function TrialDots({
     <Plot
       label={`${values.length} trials of ${words}; mean ${mean.toPrecision(4)}${spread === null ? '' : `, standard deviation ${spread.toPrecision(2)}`}`}
       x={['trial', [0.5, last + 0.5]]}
+      whole
       y={[
         words,
         roomFor([...values.flatMap(({ value }) => [value - (each ?? 0), value + (each ?? 0)]), ...ends]),

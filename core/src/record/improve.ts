@@ -50,7 +50,7 @@ export function improvements(
       const then = state?.state === 'reckoned' ? state.result.uncertainty : null;
       return then === null || then === undefined || then >= uncertainty
         ? []
-        : [told(`A ${make.name} in place of ${item.tag}`, then)];
+        : [told(`${make.name}, in place of ${item.tag}`, then)];
     }),
   );
   const more = (extra: number): Improvement[] =>

@@ -111,7 +111,7 @@ describe('outcomeOf', () => {
     ]);
     expect(trials['pin']?.map(({ derived }) => derived)).toMatchObject([
       { V: { state: 'open', missing: ['Volume after', 'Volume before'] } },
-      { V: { state: 'refused', reason: expect.stringContaining('-10') } },
+      { V: { state: 'refused', reason: expect.stringContaining('−10') } },
       { V: { state: 'reckoned', text: '10.0' }, rho: { state: 'open', missing: ['Mass'] } },
     ]);
     expect(results).toMatchObject([{ state: 'open' }]);

@@ -151,7 +151,7 @@ export class TrialReckoner {
       if (column.rises && value.value.lte(0))
         return {
           state: 'refused',
-          reason: `${column.heading} comes out as ${value.value.toSignificantDigits(4).toString()}: it should be more than nothing.`,
+          reason: `${column.heading} comes out as ${value.value.toSignificantDigits(4).toString().replace('-', '−')}: it should be more than nothing.`,
         };
       return { state: 'reckoned', value, text: writtenValue(value, this.conventions), steps };
     } catch (error) {

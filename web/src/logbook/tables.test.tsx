@@ -221,7 +221,7 @@ describe('a column that students work', () => {
     const swapped = rows(shackleRing, 'mass before after V', '62.48 29.3 21.4 7.9');
     await openLogbook(shackleRing, swapped);
     expect(screen.getByRole('row', { name: /^1/ })).toHaveTextContent(
-      'Volume comes out as -7.9: it should be more than nothing.',
+      'Volume comes out as −7.9: it should be more than nothing.',
     );
   });
 
