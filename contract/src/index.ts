@@ -1,5 +1,6 @@
 export * from './problems';
 export * from './investigationFile';
 export * from './paths';
+export * from './screens';
 export * from './requests';
 export * from './answers';

@@ -23,15 +23,30 @@ const named = (name: string, longest: number) =>
 
 export const isId = (text: string): boolean => uuid.test(text);
 
+/** True on a device of one's own: the session then outlives the browser. */
+const ownDevice = boolean().strict().default(false);
+
 export const teacherSignIn = object({
   name: needed('name or address', 120),
   password: needed('password', 200),
+  ownDevice,
 }).noUnknown();
 
 export const studentSignIn = object({
   classCode: needed('class code', 20),
   name: needed('name', 60),
   passphrase: needed('passphrase', 100),
+  ownDevice,
+}).noUnknown();
+
+export const shortestPassword = 10;
+
+export const newPassword = object({
+  current: needed('password that you have now', 200),
+  next: needed('new password', 200).min(
+    shortestPassword,
+    `A password has at least ${shortestPassword} characters.`,
+  ),
 }).noUnknown();
 
 export const newSetting = object({
@@ -135,30 +150,23 @@ export const newEntry = object({
   writtenAt: string().strict().datetime('The time could not be read.').required('The time is missing.'),
 }).noUnknown();
 
+/** A full logbook at once: 200 trials of 12 columns. */
+export const largestBlock = 2400;
+
 /** Entries that belong together, such as a pasted block. */
 export const newBlock = object({
   id: clientId,
   entries: array(newEntry)
     .min(1, 'There is nothing to write.')
-    .max(500, 'At most 500 cells at once.')
+    .max(largestBlock, `At most ${largestBlock} cells at once.`)
     .required('The entries are missing.'),
 }).noUnknown();
 
 export const photoTypes = ['image/jpeg', 'image/png'] as const;
-/** The largest photograph, in bytes. */
-export const largestPhoto = 1_500_000;
-
-export const newPhoto = object({
-  id: clientId,
-  mediaType: string()
-    .oneOf(photoTypes, 'A photograph is a JPEG or a PNG.')
-    .required('The kind of picture is missing.'),
-  base64: string()
-    .strict()
-    .max(largestPhoto * 1.4, 'The photograph is too large.')
-    .matches(/^[A-Za-z0-9+/]+={0,2}$/, 'The photograph could not be read.')
-    .required('The photograph is missing.'),
-}).noUnknown();
+/** The largest photograph, in bytes, and how many of them and how much a logbook holds. */
+export const largestPhoto = 5_000_000;
+export const mostPhotos = 120;
+export const mostPhotoBytes = 120_000_000;
 
 export const newInvestigation = object({
   id: clientId,
@@ -189,6 +197,7 @@ export const newSlips = object({
 }).noUnknown();
 
 export type TeacherSignIn = InferType<typeof teacherSignIn>;
+export type NewPassword = InferType<typeof newPassword>;
 export type StudentSignIn = InferType<typeof studentSignIn>;
 export type NewSetting = InferType<typeof newSetting>;
 export type NewAttempt = InferType<typeof newAttempt>;
@@ -199,7 +208,6 @@ export type NewShow = InferType<typeof newShow>;
 export type NewStationShow = InferType<typeof newStationShow>;
 export type WhichInstrument = InferType<typeof whichInstrument>;
 export type NewBlock = InferType<typeof newBlock>;
-export type NewPhoto = InferType<typeof newPhoto>;
 export type NewInvestigation = InferType<typeof newInvestigation>;
 export type NewEntry = InferType<typeof newEntry>;
 export type NewClass = InferType<typeof newClass>;

@@ -1,27 +1,51 @@
 import { randomUUID } from 'node:crypto';
 import { parseArgs } from 'node:util';
-import { migrator } from './database/migrate';
+import { migrate } from './database/migrate';
 import { connect } from './database/models';
 import { hashSecret, makePassphrase } from './session/passphrase';
+import { teacherAccount } from './session/service';
 
-/** `npm run teacher:add -- --name "…" [--address …]`: adds a teacher and prints a first password. */
+/**
+ * `npm run teacher:add -- --name "…" [--address …]`: adds a teacher and prints a first password. With `--again`, a teacher who
+ * is there gets a new one, and is signed out everywhere.
+ */
 async function addTeacher(): Promise<void> {
-  const { values } = parseArgs({ options: { name: { type: 'string' }, address: { type: 'string' } } });
-  const databaseUrl = process.env['DATABASE_URL'];
+  const { values } = parseArgs({
+    options: {
+      name: { type: 'string' },
+      address: { type: 'string' },
+      again: { type: 'boolean', default: false },
+    },
+  });
+  const databaseUrl = process.env['DIRECT_DATABASE_URL'] || process.env['DATABASE_URL'];
   if (!values.name || !databaseUrl)
     throw new Error('Say who: npm run teacher:add -- --name "A. Teacher", with DATABASE_URL set.');
-  const database = connect(databaseUrl);
-  await migrator(database.sequelize).up();
+  await migrate(databaseUrl);
+  const { models, sequelize } = connect(databaseUrl);
+  const name = values.name.trim();
   const password = makePassphrase();
-  await database.models.people.create({
-    id: randomUUID(),
-    role: 'teacher',
-    name: values.name.trim(),
-    address: values.address?.trim() ?? null,
-    secretHash: await hashSecret(password),
-  });
-  console.log(`${values.name} may sign in with the password: ${password}`);
-  await database.sequelize.close();
+  const secretHash = await hashSecret(password);
+  if (values.again) {
+    const person = await models.people.findOne({ where: { role: 'teacher', name } });
+    if (!person) throw new Error(`There is no teacher “${name}”.`);
+    await person.update({ secretHash, mustChange: true });
+    await models.sessions.destroy({ where: { personId: person.id } });
+    await sequelize.query(`delete from sign_in_limits where starts_with(key, $1) or key = $2`, {
+      bind: [`device:${teacherAccount(name)}|`, `account:${teacherAccount(name)}`],
+    });
+  } else {
+    await models.people.create({
+      id: randomUUID(),
+      role: 'teacher',
+      name,
+      address: values.address?.trim() ?? null,
+      secretHash,
+      mustChange: true,
+    });
+  }
+  console.log(`${name} may sign in with the password: ${password}`);
+  console.log('It is asked for once; then they choose their own.');
+  await sequelize.close();
 }
 
 addTeacher().catch((error: unknown) => {

@@ -1,40 +1,46 @@
-import type { ProblemDocument } from '@green-beam/contract';
+import { isScreen } from '@green-beam/contract';
 import compression from 'compression';
-import connectPgSimple from 'connect-pg-simple';
-import express, { Router, type ErrorRequestHandler, type Express } from 'express';
+import express, { Router, type Express } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { pinoHttp } from 'pino-http';
-import type { Pool } from 'pg';
 import { benchRoutes } from './bench/routes';
 import { classroomRoutes } from './classroom/routes';
-import { sameOriginOnly } from './http/origin';
-import { Problem } from './http/problem';
-import { figuresRoutes } from './figures/routes';
 import { feedRoutes } from './feed/routes';
-import { liveRoutes } from './live/routes';
+import { figuresRoutes } from './figures/routes';
+import { answerProblems } from './http/answerProblems';
+import { jsonBody } from './http/body';
+import { deadline } from './http/deadline';
+import { healthRoutes } from './http/health';
+import { knownHostsOnly, sameOriginOnly } from './http/origin';
+import { Problem } from './http/problem';
+import { routesOn, type RouteLine } from './http/route';
 import { logbookRoutes } from './logbook/routes';
+import { eventRoutes } from './publish/routes';
 import type { Services } from './services';
 import { showRoutes } from './show/routes';
-import { sessionRoutes } from './session/routes';
+import { cookieNames, sessionRoutes } from './session/routes';
+import { SessionStore } from './session/store';
 
 export interface AppSettings {
   readonly sessionSecret: string;
-  /** Where sessions are kept. */
-  readonly pool: Pool;
   /** Folder of the built web pages; null to serve the API alone. */
   readonly webFolder: string | null;
   /** True behind HTTPS: the cookie then travels only there. */
   readonly secureCookie: boolean;
   /** How many proxies stand in front. */
   readonly trustedProxies: number;
+  /** The names that it answers under; any, where none is given. */
+  readonly hosts: readonly string[];
 }
 
-const sessionDays = 14;
-
-export function createApp(services: Services, settings: AppSettings): Express {
+/** @returns the app, and the routes of its API. */
+export function createApp(
+  services: Services,
+  settings: AppSettings,
+): { readonly app: Express; readonly routes: readonly RouteLine[] } {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', settings.trustedProxies);
@@ -43,8 +49,20 @@ export function createApp(services: Services, settings: AppSettings): Express {
       logger: services.log,
       genReqId: () => randomUUID(),
       autoLogging: { ignore: ({ url }) => !url?.startsWith('/api') },
+      // An address may hold what somebody typed behind its question mark; headers hold cookies.
+      serializers: {
+        req: ({ id, method, url }: { id: unknown; method: string; url: string }) => ({
+          id,
+          method,
+          path: url.split('?')[0],
+        }),
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+        err: () => undefined,
+      },
     }),
   );
+  healthRoutes(app, services);
+  app.use(knownHostsOnly(settings.hosts));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -54,7 +72,7 @@ export function createApp(services: Services, settings: AppSettings): Express {
           scriptSrc: ["'self'"],
           styleSrc: ["'self'"],
           fontSrc: ["'self'"],
-          imgSrc: ["'self'", 'data:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
           connectSrc: ["'self'"],
           workerSrc: ["'self'"],
           manifestSrc: ["'self'"],
@@ -72,44 +90,46 @@ export function createApp(services: Services, settings: AppSettings): Express {
         !String(response.getHeader('content-type')).startsWith('text/event-stream'),
     }),
   );
-  app.use('/api', apiRouter(services, settings));
+  const api = apiRouter(services, settings);
+  app.use('/api', api);
   if (settings.webFolder) servePages(app, settings.webFolder);
-  app.use(answerProblems(services));
-  return app;
+  app.use(() => {
+    throw new Problem('not-found');
+  });
+  app.use(answerProblems(services.log));
+  return { app, routes: routesOn(api) };
 }
 
-function apiRouter(services: Services, { sessionSecret, pool, secureCookie }: AppSettings): Router {
-  const Store = connectPgSimple(session);
+function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSettings): Router {
   // Routes carry their whole address, `/api` included, as the contract states it.
   const api = Router();
-  api.use((request, _response, next) => {
+  api.use((request, response, next) => {
     request.url = request.originalUrl;
+    response.set('cache-control', 'no-store');
     next();
   });
-  api.use(sameOriginOnly);
-  // Photographs, pasted blocks and investigations are longer than anything else that is sent.
-  api.use(/\/(photos|blocks|investigations)$/, express.json({ limit: '2500kb' }));
-  api.use(express.json({ limit: '64kb' }));
+  api.use(sameOriginOnly(secureCookie));
+  api.use(jsonBody);
+  api.use(deadline);
   api.use(
     session({
-      name: 'green-beam',
+      name: cookieNames(secureCookie).session,
       secret: sessionSecret,
-      store: new Store({ pool, tableName: 'session', createTableIfMissing: false }),
+      store: new SessionStore(services.database, services.now),
       resave: false,
       saveUninitialized: false,
-      rolling: true,
-      cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookie, maxAge: sessionDays * 86_400_000 },
+      cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookie },
     }),
   );
+  sessionRoutes(api, services, { secureCookie });
   for (const routes of [
-    sessionRoutes,
     benchRoutes,
     showRoutes,
     feedRoutes,
     figuresRoutes,
     logbookRoutes,
     classroomRoutes,
-    liveRoutes,
+    eventRoutes,
   ])
     routes(api, services);
   api.use(() => {
@@ -122,46 +142,23 @@ function apiRouter(services: Services, { sessionSecret, pool, secureCookie }: Ap
 function servePages(app: Express, folder: string): void {
   app.use(
     '/assets',
-    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', index: false, redirect: false }),
   );
-  app.use(express.static(folder, { index: false }));
-  app.get('/{*address}', (_request, response) => {
-    response.set('cache-control', 'no-cache').sendFile(join(folder, 'index.html'));
+  // Not under `/assets` again: what is not there is nowhere.
+  app.use('/assets', () => {
+    throw new Problem('not-found');
   });
-}
-
-/** Every error becomes a problem document (RFC 9457); what was not foreseen is logged and not told. */
-const answerProblems =
-  ({ log }: Services): ErrorRequestHandler =>
-  (error, request, response, next) => {
-    if (response.headersSent) return next(error);
-    const problem = asProblem(error);
-    const requestId = String(request.id);
-    if (problem.code === 'unexpected') log.error({ err: error, requestId }, 'unexpected');
-    const document: ProblemDocument = {
-      type: `/problems/${problem.code}`,
-      title: problem.code.replaceAll('-', ' '),
-      status: problem.status,
-      code: problem.code,
-      detail: problem.message,
-      requestId,
-    };
+  app.use(
+    express.static(folder, {
+      index: false,
+      redirect: false,
+      setHeaders: (response) => response.setHeader('cache-control', 'no-cache'),
+    }),
+  );
+  app.get('/{*address}', (request, response) => {
     response
-      .status(problem.status)
-      .set(problem.headers)
-      .type('application/problem+json')
-      .send(JSON.stringify(document));
-  };
-
-function asProblem(error: unknown): Problem {
-  if (error instanceof Problem) return error;
-  const { type, status } = (typeof error === 'object' && error !== null ? error : {}) as {
-    type?: unknown;
-    status?: unknown;
-  };
-  if (type === 'entity.too.large') return new Problem('too-large');
-  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'charset.unsupported')
-    return new Problem('not-json');
-  if (error instanceof URIError || status === 404 || status === 400) return new Problem('not-found');
-  return new Problem('unexpected');
+      .status(isScreen(request.path) ? 200 : 404)
+      .set('cache-control', 'no-cache')
+      .sendFile(join(folder, 'index.html'));
+  });
 }

@@ -13,6 +13,12 @@ function balanceAt(text: string | undefined): FeedAddress | null {
 /** What the environment says. Documented in the README. */
 export interface Configuration {
   readonly databaseUrl: string;
+  /** The same database without a pooler, for what has to stay on one connection. */
+  readonly directDatabaseUrl: string;
+  /** True where `databaseUrl` leads through a pooler. */
+  readonly pooled: boolean;
+  readonly processes: number;
+  readonly hosts: readonly string[];
   readonly sessionSecret: string;
   readonly port: number;
   readonly host: string;
@@ -39,9 +45,18 @@ export function configurationFrom(environment: NodeJS.ProcessEnv): Configuration
   };
   const sessionSecret = needed('SESSION_SECRET');
   if (sessionSecret.length < 32) throw new Error('SESSION_SECRET is too short: use at least 32 characters.');
+  const databaseUrl = needed('DATABASE_URL');
+  const direct = environment['DIRECT_DATABASE_URL'];
   const web = resolve(import.meta.dirname, '../../web/dist');
   return {
-    databaseUrl: needed('DATABASE_URL'),
+    databaseUrl,
+    directDatabaseUrl: direct || databaseUrl,
+    pooled: Boolean(direct) && direct !== databaseUrl,
+    processes: Math.max(1, whole('PROCESSES', 1)),
+    hosts: (environment['HOSTS'] ?? '')
+      .split(',')
+      .map((host) => host.trim())
+      .filter(Boolean),
     sessionSecret,
     port: whole('PORT', 3000),
     host: environment['HOST'] ?? '127.0.0.1',

@@ -1,58 +1,110 @@
+import cluster from 'node:cluster';
 import { randomInt } from 'node:crypto';
 import { pino } from 'pino';
 import pg from 'pg';
 import { createApp } from './app';
-import { configurationFrom } from './configuration';
-import { migrator } from './database/migrate';
+import { configurationFrom, type Configuration } from './configuration';
+import { migrate } from './database/migrate';
 import { connect } from './database/models';
 import { loadDemo } from './demo/load';
 import { BalanceFeed, noFeed } from './feed/feed';
-import { createLive } from './live/live';
+import { sayStopping } from './http/health';
+import { createKept } from './kept/kept';
+import { createPublish } from './publish/publish';
 import type { Services } from './services';
 import { createSignInLimits } from './session/limits';
 
-/** Starts the server: migrations, demo data if asked for, then the door is opened. */
+/** After this long a stop does not wait for anybody. */
+const patienceMs = 1_500;
+
+/** Starts the server: one process, or one that keeps several going. */
 async function start(): Promise<void> {
   const configuration = configurationFrom(process.env);
-  const log = pino({
-    level: configuration.logLevel,
-    redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+  if (cluster.isPrimary && configuration.processes > 1) keepGoing(configuration);
+  else await serve(configuration);
+}
+
+/** Migrations, demo data if asked for, then the door is opened. */
+async function serve(configuration: Configuration): Promise<void> {
+  const log = pino({ level: configuration.logLevel });
+  await migrate(configuration.directDatabaseUrl);
+  const database = connect(configuration.databaseUrl, configuration);
+  const pool = new pg.Pool({
+    connectionString: configuration.databaseUrl,
+    max: 3,
+    connectionTimeoutMillis: 3_000,
   });
-  const database = connect(configuration.databaseUrl);
-  await migrator(database.sequelize).up();
+  pool.on('error', () => log.warn('a connection to the database was lost'));
+  const now = () => new Date();
   const services: Services = {
     database,
-    live: createLive(),
+    publish: createPublish(database, configuration.directDatabaseUrl, log, now),
+    kept: createKept(database),
     feed: configuration.balance ? new BalanceFeed(configuration.balance) : noFeed,
-    limits: createSignInLimits(),
+    limits: createSignInLimits(pool),
     log,
-    now: () => new Date(),
+    now,
     seed: () => randomInt(2 ** 31),
   };
   if (process.env['DEMO'] === 'true') await loadDemo(services);
-  const pool = new pg.Pool({ connectionString: configuration.databaseUrl, max: 5 });
-  pool.on('error', (error) => log.warn({ err: error }, 'a session connection was lost'));
-  const server = createApp(services, { ...configuration, pool }).listen(
-    configuration.port,
-    configuration.host,
-  );
+  const { app } = createApp(services, configuration);
+  const server = app.listen(configuration.port, configuration.host);
+  server.requestTimeout = 60_000;
+  server.headersTimeout = 15_000;
+  server.keepAliveTimeout = 20_000;
   server.on('listening', () => {
     log.info(`listening on ${configuration.host}:${configuration.port}`);
     process.send?.('ready');
   });
   server.on('error', (error) => fail(error));
 
+  let stopping = false;
   const stop = () => {
-    services.live.close();
+    if (stopping) return;
+    stopping = true;
+    sayStopping();
+    setTimeout(() => process.exit(0), patienceMs).unref();
     services.feed.close();
+    const told = services.publish.close();
     server.close(
-      () => void Promise.allSettled([database.sequelize.close(), pool.end()]).then(() => process.exit(0)),
+      () =>
+        void told
+          .then(() => Promise.allSettled([database.sequelize.close(), pool.end()]))
+          .then(() => process.exit(0)),
     );
     server.closeIdleConnections();
   };
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
   // Whoever started this process is gone: nobody would stop it.
+  process.once('disconnect', stop);
+}
+
+/** Starts several processes on one port; one that dies is replaced. They share the database and nothing else. */
+function keepGoing({ processes }: Configuration): void {
+  let stopping = false;
+  let ready = 0;
+  const another = () =>
+    cluster.fork().on('message', (message) => {
+      if (message !== 'ready') return;
+      ready += 1;
+      if (ready === processes) process.send?.('ready');
+    });
+  for (let nth = 0; nth < processes; nth += 1) another();
+  cluster.on('exit', (_worker, code) => {
+    if (!stopping && ready >= processes) return void setTimeout(another, 500);
+    // It never came up: starting it again would not help.
+    if (!stopping) process.exit(code || 1);
+    if (Object.keys(cluster.workers ?? {}).length === 0) process.exit(0);
+  });
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    for (const worker of Object.values(cluster.workers ?? {})) worker?.process.kill('SIGTERM');
+    setTimeout(() => process.exit(0), patienceMs + 300).unref();
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
   process.once('disconnect', stop);
 }
 

@@ -1,13 +1,15 @@
 import type { Logger } from 'pino';
 import type { Database } from './database/models';
 import type { Feed } from './feed/feed';
-import type { Live } from './live/live';
+import type { Kept } from './kept/kept';
+import type { Publish } from './publish/publish';
 import type { SignInLimits } from './session/limits';
 
 /** What routes and services work with. Time and chance come from here, so that tests can fix them. */
 export interface Services {
   readonly database: Database;
-  readonly live: Live;
+  readonly publish: Publish;
+  readonly kept: Kept;
   readonly feed: Feed;
   readonly limits: SignInLimits;
   readonly log: Logger;

@@ -1,3 +1,4 @@
+import { personHeader, type SessionAnswer } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -5,12 +6,15 @@ import pg from 'pg';
 import { pino } from 'pino';
 import { inject } from 'vitest';
 import { createApp } from '../src/app';
-import { migrator } from '../src/database/migrate';
+import { migrate } from '../src/database/migrate';
 import { connect, type Database } from '../src/database/models';
 import { demoPassphrase, loadDemo } from '../src/demo/load';
 import { demoClass, teacher } from '../src/demo/scenario';
 import { noFeed, type Feed } from '../src/feed/feed';
-import { createLive } from '../src/live/live';
+import type { RouteLine } from '../src/http/route';
+import { createKept } from '../src/kept/kept';
+import { createPublish } from '../src/publish/publish';
+import type { Services } from '../src/services';
 import { createSignInLimits } from '../src/session/limits';
 
 export interface Answer<Body> {
@@ -19,49 +23,83 @@ export interface Answer<Body> {
   readonly headers: Headers;
 }
 
-/** One browser, as far as the API can tell: it keeps its cookie and names its origin. A test says which answer it expects. */
+/**
+ * One browser, as far as the API can tell: it keeps its cookies, names its origin and says for whom it asks. A test says which
+ * answer it expects.
+ */
 export interface Browser {
+  /** Who signed in here. */
+  readonly personId: string;
   get<Body = unknown>(path: string): Promise<Answer<Body>>;
   post<Body = unknown>(path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer<Body>>;
+  put<Body = unknown>(path: string, body: Uint8Array, mediaType: string): Promise<Answer<Body>>;
   delete(path: string): Promise<Answer<unknown>>;
+  /** Any request at all, with this browser's cookies. */
+  raw(
+    method: string,
+    path: string,
+    headers?: Record<string, string>,
+    body?: BodyInit,
+  ): Promise<Answer<unknown>>;
   stream(path: string): Promise<ReadableStreamDefaultReader<Uint8Array>>;
 }
 
 export interface Harness {
   readonly database: Database;
+  readonly services: Services;
   readonly address: string;
+  readonly url: string;
+  readonly routes: readonly RouteLine[];
   browser(): Browser;
   asTeacher(name?: string, password?: string): Promise<Browser>;
   asStudent(name: string): Promise<Browser>;
   close(): Promise<void>;
 }
 
+interface Wanted {
+  readonly demo?: boolean;
+  readonly feed?: Feed;
+  /** A database that is there already, for a second process on it. */
+  readonly url?: string;
+  readonly now?: () => Date;
+  readonly secureCookie?: boolean;
+  readonly hosts?: readonly string[];
+  readonly webFolder?: string | null;
+}
+
 /** A server with the demo class, on a database of its own. */
 export async function startHarness({
   demo = true,
   feed = noFeed,
-}: { demo?: boolean; feed?: Feed } = {}): Promise<Harness> {
-  const url = await freshDatabase();
+  url: given,
+  now = () => new Date(),
+  secureCookie = false,
+  hosts = [],
+  webFolder = null,
+}: Wanted = {}): Promise<Harness> {
+  const url = given ?? (await freshDatabase());
+  await migrate(url);
   const database = connect(url);
-  await migrator(database.sequelize).up();
+  const pool = new pg.Pool({ connectionString: url, max: 4 });
+  const log = pino({ level: 'silent' });
   let drawn = 0;
-  const services = {
+  const services: Services = {
     database,
-    live: createLive(),
+    publish: createPublish(database, url, log, now),
+    kept: createKept(database),
     feed,
-    limits: createSignInLimits(),
-    log: pino({ level: 'silent' }),
-    now: () => new Date(),
+    limits: createSignInLimits(pool),
+    log,
+    now,
     seed: () => (drawn += 7919),
   };
   if (demo) await loadDemo(services);
-  const pool = new pg.Pool({ connectionString: url, max: 4 });
-  const app = createApp(services, {
+  const { app, routes } = createApp(services, {
     sessionSecret: 'a secret for tests only, long enough',
-    pool,
-    webFolder: null,
-    secureCookie: false,
+    webFolder,
+    secureCookie,
     trustedProxies: 0,
+    hosts,
   });
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
@@ -76,14 +114,17 @@ export async function startHarness({
   };
   return {
     database,
+    services,
     address,
+    url,
+    routes,
     browser,
     asTeacher: (name = teacher.name, password = teacher.password) =>
       signedIn('/api/session/teacher', { name, password }),
     asStudent: (name) =>
       signedIn('/api/session/student', { classCode: demoClass.code, name, passphrase: demoPassphrase(name) }),
     close: async () => {
-      services.live.close();
+      await services.publish.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await database.sequelize.close();
@@ -103,7 +144,9 @@ export async function freshDatabase(): Promise<string> {
 }
 
 function openBrowser(address: string): Browser {
-  let cookie = '';
+  const cookies = new Map<string, string>();
+  let personId = '';
+  const cookieHeader = () => [...cookies].map(([name, value]) => `${name}=${value}`).join('; ');
   const send = async <Body>(
     method: string,
     path: string,
@@ -112,31 +155,48 @@ function openBrowser(address: string): Browser {
   ): Promise<Answer<Body>> => {
     const response = await fetch(address + path, {
       method,
+      redirect: 'manual',
       headers: {
         origin: address,
-        cookie,
+        cookie: cookieHeader(),
+        ...(personId ? { [personHeader]: personId } : {}),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },
       ...(body === undefined ? {} : { body }),
     });
-    const set = response.headers.getSetCookie().find((line) => line.startsWith('green-beam='));
-    if (set) cookie = set.split(';')[0] ?? '';
+    for (const line of response.headers.getSetCookie()) {
+      const [name = '', value = ''] = (line.split(';')[0] ?? '').split('=');
+      if (value === '' || line.includes('1970')) cookies.delete(name);
+      else cookies.set(name, value);
+    }
     const text = await response.text();
-    return {
+    const isJson = /json/.test(response.headers.get('content-type') ?? '');
+    const answer = {
       status: response.status,
       headers: response.headers,
-      body: (text === '' ? null : JSON.parse(text)) as Body,
+      body: (isJson ? JSON.parse(text) : text === '' ? null : text) as Body,
     };
+    if (path.startsWith('/api/session') && method === 'POST' && response.ok)
+      personId = (answer.body as SessionAnswer).who?.id ?? personId;
+    return answer;
   };
   return {
+    get personId() {
+      return personId;
+    },
     get: (path) => send('GET', path),
     post: (path, body, headers) =>
       send('POST', path, typeof body === 'string' ? body : JSON.stringify(body ?? {}), headers),
+    put: (path, body, mediaType) => send('PUT', path, body as BodyInit, { 'content-type': mediaType }),
     delete: (path) => send('DELETE', path),
+    raw: (method, path, headers, body) => send(method, path, body, headers),
     stream: async (path) => {
-      const response = await fetch(address + path, { headers: { cookie } });
+      const response = await fetch(address + path, {
+        headers: { cookie: cookieHeader(), [personHeader]: personId },
+      });
       if (!response.body) throw new Error('There is no stream.');
+      if (!response.ok) throw new Error(`The stream was answered with ${response.status}.`);
       return response.body.getReader();
     },
   };

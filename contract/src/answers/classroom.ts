@@ -30,7 +30,10 @@ export interface BoardAnswer {
   readonly class: ClassName;
   readonly staffRole: StaffRole;
   readonly instruments: readonly { readonly kind: string; readonly name: string }[];
+  /** All students, or those that were asked for. */
   readonly students: readonly BoardStudent[];
+  /** How many students there are. */
+  readonly size: number;
   readonly readingsToday: number;
   readonly atWorkToday: number;
   /** The misconception that most students share this week. */

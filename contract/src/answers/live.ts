@@ -1,4 +1,15 @@
-/** What the event stream says: something changed, fetch it again. */
+import type { ArrivedEntries } from './logbook';
+
+/** What the event stream says changed. What is small comes along; the rest is fetched by whoever looks at it. */
 export type LiveEvent =
-  | { readonly changed: 'board' | 'show'; readonly classId: string }
-  | { readonly changed: 'logbook'; readonly logbookId: string; readonly classId: string };
+  /** Students of a class have something new on the board. */
+  | { readonly changed: 'board'; readonly classId: string; readonly students: readonly string[] }
+  /** Something was added to a logbook; the entries come along for those who write in it, while they are few. */
+  | { readonly changed: 'logbook'; readonly logbookId: string; readonly arrived: ArrivedEntries | null }
+  | { readonly changed: 'show'; readonly classId: string }
+  /** Somebody answered what a class is shown. */
+  | { readonly changed: 'answers'; readonly classId: string }
+  /** The classes that one belongs to are others now. */
+  | { readonly changed: 'classes' }
+  /** The session has ended; the stream ends with it. */
+  | { readonly changed: 'session' };

@@ -41,8 +41,12 @@ export interface EntriesAnswer {
   readonly last: number;
 }
 
-export interface EntryAnswer {
-  readonly entry: Entry;
+/** Entries that belong together in the order of their logbook: they come right after a number, and end at another. */
+export interface ArrivedEntries {
+  readonly entries: readonly Entry[];
+  /** Null where that is not known any more, as when something is sent a second time. */
+  readonly after: number | null;
+  readonly last: number | null;
 }
 
 export interface InvestigationLine {

@@ -12,6 +12,10 @@ export interface Entry {
   /** Where the number came from; one's own eyes unless it says otherwise. */
   readonly origin?: Origin;
   readonly writtenAt: string;
+  /** When it was stored; absent while it waits. */
+  readonly receivedAt?: string;
+  /** Whose clock `writtenAt` is by; the writer's unless that one cannot be right. */
+  readonly timedBy?: 'writer' | 'receipt';
   /** The entry that this one strikes out, as its writer saw the cell; null when the cell looked empty. */
   readonly replaces: string | null;
   readonly reason: string | null;

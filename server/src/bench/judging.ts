@@ -8,7 +8,6 @@ import {
   NotReady,
   parseNumber,
   partsAsked,
-  presetNamed,
   readingOf,
   readWith,
   unitFactor,
@@ -17,8 +16,9 @@ import {
   type Setting,
   type Verdict,
 } from '@green-beam/core';
-import type { AttemptRow, Database, PracticeSettingRow } from '../database/models';
+import type { AttemptRow, PracticeSettingRow } from '../database/models';
 import { Problem } from '../http/problem';
+import type { Kept } from '../kept/kept';
 
 /** Tries at one setting before the answer is told. */
 export const triesAllowed = 3;
@@ -32,9 +32,8 @@ export interface Station {
   readonly setting: Setting;
 }
 
-export async function stationOf({ models }: Database, row: PracticeSettingRow): Promise<Station> {
-  const kept = row.conventionsId === null ? null : await models.classConventions.findByPk(row.conventionsId);
-  const conventions = kept?.body ?? presetNamed('Chemistry bench');
+export async function stationOf(kept: Kept, row: PracticeSettingRow): Promise<Station> {
+  const conventions = await kept.conventions(row.conventionsId);
   const instrument = readWith(instrumentOf(row.kind), row.setting);
   return { row, instrument, conventions, setting: readingOf(instrument, row.setting, conventions).setting };
 }

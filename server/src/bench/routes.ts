@@ -1,20 +1,20 @@
 import { askedWords, newAttempt, newSetting, paths, whichInstrument } from '@green-beam/contract';
 import type { Router } from 'express';
-import { route } from '../http/route';
+import { route, type Named } from '../http/route';
 import type { Services } from '../services';
-import { benchFor, layOut, schoolsFor, settingFor, takeAttempt, whichFor, wordsFor } from './service';
+import {
+  benchFor,
+  layOut,
+  ownStation,
+  schoolsFor,
+  settingAnswer,
+  takeAttempt,
+  whichFor,
+  wordsFor,
+} from './service';
 
 export function benchRoutes(router: Router, services: Services): void {
-  /** The services below look the setting up by its reader; this refuses others before the body is read. */
-  const owns = async ({
-    who,
-    params,
-  }: {
-    who: Parameters<typeof settingFor>[1];
-    params: Readonly<Record<string, string>>;
-  }) => {
-    await settingFor(services, who, params['settingId'] ?? '');
-  };
+  const owns = ({ who, params }: Named) => ownStation(services, who, params['settingId'] ?? '');
 
   route(router, {
     method: 'get',
@@ -34,7 +34,7 @@ export function benchRoutes(router: Router, services: Services): void {
     path: paths.setting,
     allow: 'signed-in',
     owns,
-    run: ({ who, params }) => settingFor(services, who, params['settingId'] ?? ''),
+    run: ({ who, owned }) => settingAnswer(services, who, owned),
   });
   route(router, {
     method: 'post',
@@ -42,14 +42,14 @@ export function benchRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns,
     body: askedWords,
-    run: ({ who, params, body }) => wordsFor(services, who, params['settingId'] ?? '', body.hands),
+    run: async ({ who, owned, body }) => wordsFor(who, owned, body.hands),
   });
   route(router, {
     method: 'get',
     path: paths.schools,
     allow: 'signed-in',
     owns,
-    run: ({ who, params }) => schoolsFor(services, who, params['settingId'] ?? ''),
+    run: ({ owned }) => schoolsFor(services, owned),
   });
   route(router, {
     method: 'post',
@@ -64,6 +64,6 @@ export function benchRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns,
     body: newAttempt,
-    run: ({ who, params, body }) => takeAttempt(services, who, params['settingId'] ?? '', body),
+    run: ({ who, owned, body }) => takeAttempt(services, who, owned, body),
   });
 }

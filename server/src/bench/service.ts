@@ -7,7 +7,6 @@ import type {
   SettingAnswer,
   WhichAnswer,
   WhichInstrument,
-  Who,
   WordsAnswer,
 } from '@green-beam/contract';
 import {
@@ -23,11 +22,10 @@ import {
   seeded,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
-import { conventionsFor } from '../classroom/membership';
 import type { AttemptRow, PracticeSettingRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import { tell } from '../show/service';
+import type { Caller } from '../session/caller';
 import {
   answerTo,
   closed,
@@ -40,29 +38,27 @@ import {
   triesAllowed,
   type Station,
 } from './judging';
-import { benchOf, firstTriesOf } from './tries';
+import { benchOf } from './tries';
 
 export { orNotValid } from './judging';
 
-export async function benchFor({ database }: Services, who: Who): Promise<BenchAnswer> {
-  return benchOf(await firstTriesOf(database, [who.id]));
+export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAnswer> {
+  return benchOf(await kept.practices.ofOne(who.id));
 }
 
 /** Puts a new setting on the bench. A repeated request with the same id gives the same setting. @throws Problem */
 export async function layOut(
   services: Services,
-  who: Who,
+  who: Caller,
   { id, kind, mode, model }: NewSetting,
 ): Promise<SettingAnswer> {
-  const { database, seed } = services;
-  const known = await database.models.practiceSettings.findByPk(id);
-  if (known) return settingFor(services, who, id);
+  const { database, kept, seed } = services;
   const instrument = orNotValid(() => instrumentOf(kind));
   const drawn = seed();
   const chosen = orNotValid(() =>
     model ? modelOf(instrument, model) : seeded(drawn).pick(instrument.models),
   );
-  const { body } = await conventionsFor(database, who);
+  const conventions = await kept.conventions(who.conventionsId);
   const first =
     instrument.first !== undefined &&
     (await database.models.practiceSettings.count({ where: { personId: who.id, model: chosen.id } })) === 0;
@@ -71,7 +67,7 @@ export async function layOut(
     model: chosen.id,
     mode,
     seed: drawn,
-    setting: makeSetting(instrument, chosen, body, mode, drawn, first),
+    setting: makeSetting(instrument, chosen, conventions, mode, drawn, first),
   });
 }
 
@@ -80,35 +76,33 @@ type Laid = Pick<PracticeSettingRow, 'kind' | 'model' | 'mode' | 'seed' | 'setti
 /** Keeps a setting for a reader; one that has this id already stays as it is. @throws Problem */
 export async function layOutSetting(
   services: Services,
-  who: Who,
+  who: Caller,
   id: string,
   laid: Laid,
 ): Promise<SettingAnswer> {
-  const { database } = services;
-  const conventions = await conventionsFor(database, who);
+  const { practiceSettings } = services.database.models;
+  const row = { id, personId: who.id, conventionsId: who.conventionsId, ...laid };
   try {
-    if (!(await database.models.practiceSettings.findByPk(id)))
-      await database.models.practiceSettings.create({
-        id,
-        personId: who.id,
-        conventionsId: conventions.id,
-        ...laid,
-      });
+    await practiceSettings.create(row);
   } catch (error) {
-    // Two requests with one id at once: the other one won.
     if (!(error instanceof UniqueConstraintError)) throw error;
+    return settingAnswer(services, who, await ownStation(services, who, id));
   }
-  return settingFor(services, who, id);
+  return answerWith(who, await stationOf(services.kept, row), []);
 }
 
-/** A setting as it may be shown to the one who reads it. @throws Problem */
-export async function settingFor(services: Services, who: Who, id: string): Promise<SettingAnswer> {
-  const station = await ownStation(services, who, id);
+/** A setting as it may be shown to the one who reads it. */
+export const settingAnswer = async (
+  services: Services,
+  who: Caller,
+  station: Station,
+): Promise<SettingAnswer> => answerWith(who, station, await attemptsAt(services, station.row.id));
+
+function answerWith({ spoken }: Caller, station: Station, attempts: readonly AttemptRow[]): SettingAnswer {
   const { row, instrument, setting } = station;
-  const attempts = await attemptsAt(services, id);
   const answers = attempts.map((attempt) => answerTo(station, attempt, attempts));
   return {
-    id,
+    id: row.id,
     kind: instrument.kind,
     instrumentName: instrument.name,
     question: instrument.ask(setting),
@@ -117,7 +111,7 @@ export async function settingFor(services: Services, who: Who, id: string): Prom
     unitChoices: instrument.unitChoices,
     picture: instrument.picture(setting),
     parts: partsOf(station).map(({ key, heading, unit }) => ({ key, heading, unit })),
-    mayHear: await mayHear(services, who),
+    mayHear: spoken,
     shown: typeof row.showId === 'string',
     attempts: answers,
     triesLeft: answers.at(-1)?.triesLeft ?? triesAllowed,
@@ -130,12 +124,12 @@ export async function settingFor(services: Services, who: Who, id: string): Prom
  */
 export async function takeAttempt(
   services: Services,
-  who: Who,
-  settingId: string,
+  who: Caller,
+  station: Station,
   attempt: NewAttempt,
 ): Promise<AttemptAnswer> {
   const { models } = services.database;
-  const station = await ownStation(services, who, settingId);
+  const settingId = station.row.id;
   const before = await attemptsAt(services, settingId);
   const repeated = before.find(({ id }) => id === attempt.id);
   if (repeated) return answerTo(station, repeated, before);
@@ -167,24 +161,18 @@ export async function takeAttempt(
     if (twin) return answerTo(station, twin, again);
     // Another id at this ordinal: two tries crossed. Or the id belongs to another setting.
     if (await models.attempts.findByPk(attempt.id)) throw new Problem('already-used');
-    return takeAttempt(services, who, settingId, attempt);
+    return takeAttempt(services, who, station, attempt);
   }
   for (const { id: classId } of who.classes) {
-    services.live.tell({ changed: 'board', classId, readers: [] });
-    if (station.row.showId) await tell(services, classId);
+    services.publish.board(classId, [who.id]);
+    if (station.row.showId) services.publish.answers(classId);
   }
   return answerTo(station, kept, [...before, kept]);
 }
 
 /** The scale near the pointer in words, as the hands left it, for whom the teacher allows it. @throws Problem */
-export async function wordsFor(
-  services: Services,
-  who: Who,
-  id: string,
-  hands: NewAttempt['hands'],
-): Promise<WordsAnswer> {
-  if (!(await mayHear(services, who))) throw new Problem('not-allowed');
-  const station = await ownStation(services, who, id);
+export function wordsFor({ spoken }: Caller, station: Station, hands: NewAttempt['hands']): WordsAnswer {
+  if (!spoken) throw new Problem('not-allowed');
   try {
     return { words: describeScale(station.instrument, handled(station, { hands }), station.conventions) };
   } catch (error) {
@@ -194,9 +182,8 @@ export async function wordsFor(
 }
 
 /** What each other school would have accepted, once the setting is finished. @throws Problem */
-export async function schoolsFor(services: Services, who: Who, id: string): Promise<SchoolsAnswer> {
-  const station = await ownStation(services, who, id);
-  const attempts = await attemptsAt(services, id);
+export async function schoolsFor(services: Services, station: Station): Promise<SchoolsAnswer> {
+  const attempts = await attemptsAt(services, station.row.id);
   const last = attempts.at(-1);
   if (!last || !closed(attempts)) throw new Problem('setting-open');
   return { schools: otherSchools(station.instrument, handled(station, last)) };
@@ -204,30 +191,27 @@ export async function schoolsFor(services: Services, who: Who, id: string): Prom
 
 /** What each instrument would give for a thing of about a known size. @throws Problem */
 export async function whichFor(
-  { database }: Services,
-  who: Who,
+  { kept }: Services,
+  who: Caller,
   { size, unit, percent }: WhichInstrument,
 ): Promise<WhichAnswer> {
-  const { body } = await conventionsFor(database, who);
+  const conventions = await kept.conventions(who.conventionsId);
   const number = (text: string): number => {
     const parsed = parseNumber(text);
     if (!parsed.ok) throw new Problem('not-valid', parsed.problem.message);
     return parsed.number.value.toNumber();
   };
-  const choices = orNotValid(() => chooseInstrument(number(size), unit, number(percent), body));
+  const choices = orNotValid(() => chooseInstrument(number(size), unit, number(percent), conventions));
   return { choices, plainest: plainestEnough(choices)?.model ?? null };
 }
 
-async function ownStation({ database }: Services, who: Who, id: string): Promise<Station> {
+/** A setting that the caller reads. @throws Problem for anybody else's */
+export async function ownStation({ database, kept }: Services, who: Caller, id: string): Promise<Station> {
   const row = await database.models.practiceSettings.findByPk(id);
   if (!row) throw new Problem('not-found');
   if (row.personId !== who.id) throw new Problem('not-allowed');
-  return stationOf(database, row);
+  return stationOf(kept, row);
 }
 
 const attemptsAt = ({ database }: Services, settingId: string): Promise<AttemptRow[]> =>
   database.models.attempts.findAll({ where: { settingId }, order: [['ordinal', 'asc']] });
-
-async function mayHear({ database }: Services, { id }: Who): Promise<boolean> {
-  return (await database.models.classStudents.count({ where: { personId: id, spoken: true } })) > 0;
-}

@@ -1,53 +1,30 @@
-import type { StaffRole, Who } from '@green-beam/contract';
-import { presetNamed, type Conventions } from '@green-beam/core';
-import type { Database } from '../database/models';
+import type { StaffRole } from '@green-beam/contract';
 import { Problem } from '../http/problem';
+import type { Named } from '../http/route';
+import type { Caller } from '../session/caller';
 
-/** A class's conventions in force, with the row that keeps this version. */
-export interface ConventionsInForce {
-  readonly id: string | null;
-  readonly body: Conventions;
-}
-
-/** The newest version of a class's conventions. @throws Problem for a class that has none. */
-export async function conventionsOfClass(
-  { models }: Database,
-  classId: string,
-): Promise<{ id: string; body: Conventions }> {
-  const row = await models.classConventions.findOne({ where: { classId }, order: [['version', 'desc']] });
-  if (!row) throw new Problem('not-found', 'This class has no conventions.');
-  return { id: row.id, body: row.body };
-}
-
-/** What a person's own practice is judged by: their first class's conventions, or the standard preset. */
-export async function conventionsFor(
-  database: Database,
-  { classes: [first] }: Who,
-): Promise<ConventionsInForce> {
-  return first ? conventionsOfClass(database, first.id) : { id: null, body: presetNamed('Chemistry bench') };
-}
-
-/** The caller's part in a class. @throws Problem when they have none. */
-export async function staffRoleIn({ models }: Database, classId: string, who: Who): Promise<StaffRole> {
-  const staff = await models.classStaff.findOne({ where: { classId, personId: who.id } });
-  if (!staff) throw new Problem('not-allowed');
-  return staff.role;
+/** The caller's part in a class. @throws Problem when they are not of its staff. */
+export function staffRoleIn(classId: string, { classes }: Caller): StaffRole {
+  const part = classes.find(({ id }) => id === classId)?.part;
+  if (part === undefined || part === 'student') throw new Problem('not-allowed');
+  return part;
 }
 
 /** Owners and co-teachers may change the roster; assistants may only look. @throws Problem */
-export async function mayManage(database: Database, classId: string, who: Who): Promise<void> {
-  if ((await staffRoleIn(database, classId, who)) === 'assistant') throw new Problem('not-allowed');
+export function mayManage(classId: string, who: Caller): void {
+  if (staffRoleIn(classId, who) === 'assistant') throw new Problem('not-allowed');
 }
 
-/** The students who write in a logbook, by name. */
-export async function membersOf(
-  { models }: Database,
-  logbookId: string,
-): Promise<{ id: string; name: string }[]> {
-  const members = await models.logbookMembers.findAll({ where: { logbookId } });
-  const people = await models.people.findAll({
-    where: { id: members.map(({ personId }) => personId) },
-    order: [['name', 'asc']],
-  });
-  return people.map(({ id, name }) => ({ id, name }));
+/** For routes under a class: the class, for its staff. @throws Problem */
+export function staffOwns({ who, params }: Named): string {
+  const classId = params['classId'] ?? '';
+  staffRoleIn(classId, who);
+  return classId;
+}
+
+/** The class, for those of its staff who may change it. @throws Problem */
+export function managerOwns({ who, params }: Named): string {
+  const classId = params['classId'] ?? '';
+  mayManage(classId, who);
+  return classId;
 }

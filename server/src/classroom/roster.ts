@@ -1,26 +1,23 @@
-import type {
-  ClassName,
-  NewClass,
-  NewSlips,
-  NewStudents,
-  Slip,
-  SlipsAnswer,
-  Who,
-} from '@green-beam/contract';
+import type { ClassName, NewClass, NewSlips, NewStudents, Slip, SlipsAnswer } from '@green-beam/contract';
 import { presetNamed } from '@green-beam/core';
 import { randomInt, randomUUID } from 'node:crypto';
-import type { Transaction } from 'sequelize';
+import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
 import { setAtFirst } from '../logbook/investigations';
 import type { Services } from '../services';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
-import { className } from '../session/service';
+import type { Caller } from '../session/caller';
+import { className, endSessions, studentAccount } from '../session/service';
 
 /** A new class with the caller as its owner, the standard conventions and a first investigation. */
-export async function createClass({ database }: Services, who: Who, { name }: NewClass): Promise<ClassName> {
+export async function createClass(
+  { database, publish }: Services,
+  who: Caller,
+  { name }: NewClass,
+): Promise<ClassName> {
   const { models, sequelize } = database;
-  return sequelize.transaction(async (transaction) => {
+  const made = await sequelize.transaction(async (transaction) => {
     const row = await models.classes.create(
       { id: randomUUID(), code: await freeCode(database), name },
       { transaction },
@@ -40,6 +37,8 @@ export async function createClass({ database }: Services, who: Who, { name }: Ne
     }
     return className(row);
   });
+  publish.people([who.id]);
+  return made;
 }
 
 /** Letters and digits that cannot be mistaken for one another. */
@@ -54,7 +53,7 @@ async function freeCode({ models }: Database): Promise<string> {
 
 /** Adds students, each with a slip to hand out. All or none are added. @throws Problem for a name taken twice. */
 export async function addStudents(
-  { database, live }: Services,
+  { database, publish }: Services,
   classId: string,
   { names }: NewStudents,
 ): Promise<SlipsAnswer> {
@@ -63,17 +62,21 @@ export async function addStudents(
   const double = names.find(
     (_, at) => keys.indexOf(keys[at] ?? '') !== at || taken.some((row) => row.nameKey === keys[at]),
   );
-  if (double !== undefined) {
-    throw new Problem(
-      'not-valid',
-      `There is already a “${double}” in this class. Add a letter or a second name to tell them apart.`,
-    );
-  }
+  if (double !== undefined) throw twice(double);
   const made = await Promise.all(
     names.map(async (name) => ({ name, studentId: randomUUID(), ...(await newSecret()) })),
   );
-  await database.sequelize.transaction((transaction) => enrol(database, classId, made, transaction));
-  live.tell({ changed: 'board', classId, readers: [] });
+  try {
+    await database.sequelize.transaction((transaction) => enrol(database, classId, made, transaction));
+  } catch (error) {
+    // Somebody adds the same name at the same moment.
+    if (error instanceof UniqueConstraintError) throw twice(names[0] ?? '');
+    throw error;
+  }
+  publish.board(
+    classId,
+    made.map(({ studentId }) => studentId),
+  );
   return slipsAnswer(
     database,
     classId,
@@ -81,12 +84,22 @@ export async function addStudents(
   );
 }
 
-/** New passphrases for some students or for everyone; the old ones stop working. @throws Problem */
+const twice = (name: string): Problem =>
+  new Problem(
+    'not-valid',
+    `There is already a “${name}” in this class. Add a letter or a second name to tell them apart.`,
+  );
+
+/**
+ * New passphrases for some students or for everyone. The old ones stop working, sessions that were begun with them end, and
+ * tries that failed are forgotten. @throws Problem
+ */
 export async function makeSlips(
-  { database }: Services,
+  services: Services,
   classId: string,
   { studentIds, everyone }: NewSlips,
 ): Promise<SlipsAnswer> {
+  const { database, limits } = services;
   const enrolled = await database.models.classStudents.findAll({ where: { classId } });
   const ids = enrolled.map(({ personId }) => personId);
   const wanted = everyone ? ids : (studentIds ?? []);
@@ -100,7 +113,27 @@ export async function makeSlips(
       return { studentId: person.id, name: person.name, passphrase };
     }),
   );
-  return slipsAnswer(database, classId, slips);
+  await endSessions(services, wanted);
+  const answer = await slipsAnswer(database, classId, slips);
+  await Promise.all(people.map(({ name }) => limits.forgive(studentAccount(answer.class.code, name))));
+  return answer;
+}
+
+/** Takes a student out of a class. Their record stays; their access ends at once. @throws Problem */
+export async function removeStudent(services: Services, classId: string, personId: string): Promise<void> {
+  const { sequelize, models } = services.database;
+  const row = await models.classStudents.findOne({ where: { classId, personId } });
+  if (!row) throw new Problem('not-found');
+  const groups = await models.benchGroups.findAll({ where: { classId } });
+  await sequelize.transaction(async (transaction) => {
+    await models.benchGroupMembers.destroy({
+      where: { personId, groupId: groups.map(({ id }) => id) },
+      transaction,
+    });
+    await row.destroy({ transaction });
+  });
+  await endSessions(services, [personId]);
+  services.publish.board(classId, [personId]);
 }
 
 async function newSecret(): Promise<{ passphrase: string; secretHash: string }> {
@@ -142,7 +175,7 @@ async function slipsAnswer(
 
 /** Allows a student to have the scale described in words, or no longer. @throws Problem */
 export async function allowSpoken(
-  { database, live }: Services,
+  { database, publish }: Services,
   classId: string,
   personId: string,
   spoken: boolean,
@@ -150,5 +183,5 @@ export async function allowSpoken(
   const row = await database.models.classStudents.findOne({ where: { classId, personId } });
   if (!row) throw new Problem('not-found');
   await row.update({ spoken });
-  live.tell({ changed: 'board', classId, readers: [] });
+  publish.board(classId, [personId]);
 }

@@ -1,22 +1,13 @@
-import { newClass, newSlips, newStudents, paths, studentChange, type Who } from '@green-beam/contract';
-import type { Router } from 'express';
+import { isId, newClass, newSlips, newStudents, paths, studentChange } from '@green-beam/contract';
+import type { Request, Router } from 'express';
+import { Problem } from '../http/problem';
 import { route } from '../http/route';
 import type { Services } from '../services';
 import { boardFor } from './board';
-import { mayManage, staffRoleIn } from './membership';
-import { addStudents, allowSpoken, createClass, makeSlips } from './roster';
-
-interface ClassCall {
-  readonly who: Who;
-  readonly params: Readonly<Record<string, string>>;
-}
+import { managerOwns, staffOwns } from './membership';
+import { addStudents, allowSpoken, createClass, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {
-  const { database } = services;
-  const isStaff = async ({ who, params }: ClassCall) =>
-    void (await staffRoleIn(database, params['classId'] ?? '', who));
-  const manages = ({ who, params }: ClassCall) => mayManage(database, params['classId'] ?? '', who);
-
   route(router, {
     method: 'post',
     path: paths.classes,
@@ -28,32 +19,48 @@ export function classroomRoutes(router: Router, services: Services): void {
     method: 'get',
     path: paths.board,
     allow: 'teacher',
-    owns: isStaff,
-    run: ({ who, params }) => boardFor(services, who, params['classId'] ?? ''),
+    owns: staffOwns,
+    run: ({ who, owned, request }) => boardFor(services, who, owned, someStudents(request)),
   });
   route(router, {
     method: 'post',
     path: paths.students,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: newStudents,
-    run: ({ params, body }) => addStudents(services, params['classId'] ?? '', body),
+    run: ({ owned, body }) => addStudents(services, owned, body),
   });
   route(router, {
     method: 'post',
     path: paths.student,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: studentChange,
-    run: ({ params, body }) =>
-      allowSpoken(services, params['classId'] ?? '', params['studentId'] ?? '', body.spoken),
+    run: ({ owned, params, body }) => allowSpoken(services, owned, params['studentId'] ?? '', body.spoken),
+  });
+  route(router, {
+    method: 'delete',
+    path: paths.student,
+    allow: 'teacher',
+    owns: managerOwns,
+    run: ({ owned, params }) => removeStudent(services, owned, params['studentId'] ?? ''),
   });
   route(router, {
     method: 'post',
     path: paths.slips,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: newSlips,
-    run: ({ params, body }) => makeSlips(services, params['classId'] ?? '', body),
+    run: ({ owned, body }) => makeSlips(services, owned, body),
   });
+}
+
+/** `?students=id,id`: only these. @throws Problem for what is no list of ids */
+function someStudents({ query }: Request): readonly string[] | null {
+  const { students } = query;
+  if (students === undefined) return null;
+  const ids = typeof students === 'string' ? students.split(',') : [];
+  if (ids.length === 0 || ids.length > 400 || !ids.every(isId))
+    throw new Problem('not-valid', 'The students that are asked for could not be read.');
+  return ids;
 }

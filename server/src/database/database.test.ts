@@ -4,13 +4,14 @@ import { randomUUID } from 'node:crypto';
 import type { Model, ModelStatic } from 'sequelize';
 import { describe, expect, it } from 'vitest';
 import { freshDatabase } from '../../test/harness';
-import { migrator } from './migrate';
+import { migrate } from './migrate';
 import { connect } from './models';
 
 describe('migrations', () => {
   it('make exactly the columns that the models know, and can be taken back', async () => {
-    const { sequelize, models } = connect(await freshDatabase());
-    await migrator(sequelize).up();
+    const url = await freshDatabase();
+    const { sequelize, models } = connect(url);
+    await migrate(url);
     for (const model of Object.values(models) as unknown as ModelStatic<Model>[]) {
       const table = await sequelize.getQueryInterface().describeTable(model.tableName);
       const attributes = Object.values(model.getAttributes());
@@ -26,15 +27,16 @@ describe('migrations', () => {
         ]);
       }
     }
-    await migrator(sequelize).down({ to: 0 });
+    await migrate(url, (all) => all.down({ to: 0 }));
     expect(await sequelize.getQueryInterface().showAllTables()).toEqual(['SequelizeMeta']);
-    await migrator(sequelize).up();
+    await migrate(url);
     await sequelize.close();
   });
 
   it('turn an investigation of the first kind into tables and formulas that can be used', async () => {
-    const { sequelize, models } = connect(await freshDatabase());
-    await migrator(sequelize).up({ to: '0003-drills' });
+    const url = await freshDatabase();
+    const { sequelize, models } = connect(url);
+    await migrate(url, (all) => all.up({ to: '0003-drills' }));
     const id = randomUUID();
     const read = (key: string, heading: string, unit: string, tag: string) => ({
       key,
@@ -66,7 +68,7 @@ describe('migrations', () => {
       `insert into investigations (id, class_id, body, created_at) values ($1, $1, $2::jsonb, now())`,
       { bind: [id, JSON.stringify(first)] },
     );
-    await migrator(sequelize).up();
+    await migrate(url);
     const row = await models.investigations.findByPk(id);
     expect(row).toMatchObject({ familyId: id, version: 1, retired: false });
     expect(checkInvestigationFile(row?.body)).toMatchObject({

@@ -1,9 +1,10 @@
+import { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
-import type { Sequelize } from 'sequelize';
 import * as firstTables from './migrations/0001-first-tables';
 import * as shows from './migrations/0002-shows';
 import * as drills from './migrations/0003-drills';
 import * as investigations from './migrations/0004-investigations';
+import * as whoseItIs from './migrations/0005-whose-it-is';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -11,9 +12,18 @@ const migrations = {
   '0002-shows': shows,
   '0003-drills': drills,
   '0004-investigations': investigations,
+  '0005-whose-it-is': whoseItIs,
 } as const;
 
-export function migrator(sequelize: Sequelize) {
+/** The names of all migrations, in order. */
+export const migrationNames: readonly string[] = Object.keys(migrations);
+
+/** Any number, the same in every process: who holds it migrates, or loads the demo. */
+export const firstLock = 'select pg_advisory_xact_lock(7306021)';
+
+type Migrator = ReturnType<typeof migratorOf>;
+
+function migratorOf(sequelize: Sequelize) {
   return new Umzug({
     migrations: Object.entries(migrations).map(([name, { up, down }]) => ({
       name,
@@ -23,4 +33,29 @@ export function migrator(sequelize: Sequelize) {
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,
   });
+}
+
+/**
+ * Brings the database to the newest migration. It happens in one transaction, and one process at a time: a process that is
+ * killed in the middle leaves nothing behind, and one that comes second finds the work done.
+ * @param url a direct connection: the transaction stays on it from beginning to end.
+ */
+export const migrate = (url: string, act: (migrator: Migrator) => Promise<unknown> = (all) => all.up()) =>
+  inOneTransaction(url, (sequelize) => act(migratorOf(sequelize)));
+
+async function inOneTransaction(url: string, act: (sequelize: Sequelize) => Promise<unknown>): Promise<void> {
+  // A pool of one connection that is never given up: whatever a migration does, it does in this transaction.
+  const sequelize = new Sequelize(url, {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: 1, min: 1, idle: 3_600_000 },
+  });
+  try {
+    await sequelize.query('begin');
+    await sequelize.query(firstLock);
+    await act(sequelize);
+    await sequelize.query('commit');
+  } finally {
+    await sequelize.close();
+  }
 }

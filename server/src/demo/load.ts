@@ -1,6 +1,7 @@
 import { presetNamed, seeded, seedFrom } from '@green-beam/core';
 import type { AttemptRow, Models, PracticeSettingRow } from '../database/models';
 import type { Services } from '../services';
+import { firstLock } from '../database/migrate';
 import { hashSecret, nameKey } from '../session/passphrase';
 import { classId, conventionsId, groupOf, idFor, lessonTime, studentId, type Within } from './ids';
 import { makeFirstBench, makeLogbooks, setId, workSet } from './logbooks';
@@ -17,7 +18,7 @@ const readingsPerDay = 4;
 export const demoPassphrase = (name: string): string => `${nameKey(name).split(' ')[0] ?? ''} lantern quay`;
 
 /** Loads the demo class, once: a database that holds it already is left as it is. */
-export async function loadDemo({ database, now }: Services): Promise<void> {
+export async function loadDemo({ database, now }: Pick<Services, 'database' | 'now'>): Promise<void> {
   const { models, sequelize } = database;
   if (await models.classes.findOne({ where: { code: demoClass.code } })) return;
   const secrets = await Promise.all([
@@ -26,6 +27,9 @@ export async function loadDemo({ database, now }: Services): Promise<void> {
   ]);
   // All of it or nothing: a start that is cut short leaves no half of a class behind.
   await sequelize.transaction(async (transaction) => {
+    // Another process may be at it.
+    await sequelize.query(firstLock, { transaction });
+    if (await models.classes.findOne({ where: { code: demoClass.code }, transaction })) return;
     await makeClass(models, secrets, now(), { transaction });
     await makeReadings(models, now(), { transaction });
     await makeLogbooks(models, now(), { transaction });

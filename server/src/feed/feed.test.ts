@@ -1,4 +1,4 @@
-import type { EntryAnswer, FeedAnswer, LogbooksAnswer, TakenReading } from '@green-beam/contract';
+import type { ArrivedEntries, FeedAnswer, LogbooksAnswer, TakenReading } from '@green-beam/contract';
 import { once } from 'node:events';
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import { randomUUID } from 'node:crypto';
@@ -74,9 +74,7 @@ describe('a connected balance', () => {
     expect(() => feed.take()).toThrow(/has not come to rest/);
     real.say(`GB1 2 steady 52.40 g\n${'x'.repeat(5000)}`);
     await vi.waitFor(() => expect(feed.now()).toMatchObject({ state: 'steady' }));
-    const taken = feed.take();
-    expect(feed.taken(taken.id)).toEqual(taken);
-    expect(feed.taken(randomUUID())).toBeUndefined();
+    expect(feed.take()).toEqual({ text: '52.40', unit: 'g' });
     real.say('\nGB1 3 over\n');
     await vi.waitFor(() => expect(feed.now()).toEqual({ state: 'over' }));
     expect(() => feed.take()).toThrow(/overloaded/);
@@ -98,7 +96,7 @@ describe('a connected balance', () => {
     await again.stop();
   });
 
-  it('writes into a logbook as its own origin, and only what it really said', async () => {
+  it('writes into a logbook once, for who took it, and only what it really said', async () => {
     const real = await balance();
     const feed = listen(real.port);
     const harness = await startHarness({ feed });
@@ -127,8 +125,25 @@ describe('a connected balance', () => {
       takenId: taken.id,
       writtenAt: new Date().toISOString(),
     });
-    expect((await student.post<EntryAnswer>(path, entry(1, '52.40'))).body.entry.origin).toBe('balance');
-    expect((await student.post<EntryAnswer>(path, entry(2, '60.00'))).body.entry.origin).toBe('own');
+    expect(await student.post(path, entry(1, '60.00'))).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringContaining('showed 52.40') },
+    });
+    const mate = await harness.asStudent('Wilfred Sand');
+    expect(await mate.post(path, entry(1, '52.40'))).toMatchObject({
+      status: 409,
+      body: { code: 'reading-used' },
+    });
+    const written = entry(1, '52.40');
+    const [first, again] = await Promise.all(
+      [written, written].map((body) => student.post<ArrivedEntries>(path, body)),
+    );
+    expect(first!.body.entries[0]!.origin).toBe('balance');
+    expect(again!.body.entries[0]!.id).toBe(written.id);
+    expect(await student.post(path, entry(2, '52.40'))).toMatchObject({
+      status: 409,
+      body: { code: 'reading-used' },
+    });
     await harness.close();
     await real.stop();
   });

@@ -1,5 +1,4 @@
-import type { FeedAnswer, TakenReading } from '@green-beam/contract';
-import { randomUUID } from 'node:crypto';
+import type { FeedAnswer } from '@green-beam/contract';
 import { connect, type Socket } from 'node:net';
 import { Problem } from '../http/problem';
 import { longestLine, readFeedLine, type FeedLine } from './line';
@@ -12,15 +11,12 @@ export interface FeedAddress {
 /** A connected balance, as the server knows it. */
 export interface Feed {
   now(): FeedAnswer;
-  /** Takes what is shown, if it stands. @throws Problem while nothing is connected or the display moves. */
-  take(): TakenReading;
-  /** A reading that was taken; undefined when it is not known any more. */
-  taken(id: string): TakenReading | undefined;
+  /** What is shown, if it stands. @throws Problem while nothing is connected or the display moves. */
+  take(): { readonly text: string; readonly unit: string };
   close(): void;
 }
 
 const staleMs = 3_000;
-const keptMs = 10 * 60_000;
 const retryMs = [500, 1_000, 2_000, 4_000] as const;
 
 /** Where no balance is connected. */
@@ -29,7 +25,6 @@ export const noFeed: Feed = {
   take: () => {
     throw new Problem('feed-silent', 'No balance is connected.');
   },
-  taken: () => undefined,
   close: () => undefined,
 };
 
@@ -37,7 +32,6 @@ export const noFeed: Feed = {
 export class BalanceFeed implements Feed {
   readonly #address: FeedAddress;
   readonly #clock: () => number;
-  readonly #taken = new Map<string, { readonly reading: TakenReading; readonly at: number }>();
   #socket: Socket | undefined;
   #retry: NodeJS.Timeout | undefined;
   #tries = 0;
@@ -58,7 +52,7 @@ export class BalanceFeed implements Feed {
       : { state: line.state, text: line.text, unit: line.unit };
   }
 
-  take(): TakenReading {
+  take(): { readonly text: string; readonly unit: string } {
     const shown = this.now();
     if (shown.state === 'over')
       throw new Problem('feed-unsteady', 'The balance is overloaded. Take something off.');
@@ -68,15 +62,7 @@ export class BalanceFeed implements Feed {
         'The balance has not come to rest. Wait until it stands, then take the reading.',
       );
     if (shown.state !== 'steady') throw new Problem('feed-silent');
-    const now = this.#clock();
-    for (const [id, { at }] of this.#taken) if (now - at > keptMs) this.#taken.delete(id);
-    const reading = { id: randomUUID(), text: shown.text, unit: shown.unit };
-    this.#taken.set(reading.id, { reading, at: now });
-    return reading;
-  }
-
-  taken(id: string): TakenReading | undefined {
-    return this.#taken.get(id)?.reading;
+    return { text: shown.text, unit: shown.unit };
   }
 
   close(): void {

@@ -1,19 +1,20 @@
 import { paths } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route } from '../http/route';
+import { takeReading } from '../logbook/entries';
 import type { Services } from '../services';
 
-export function feedRoutes(router: Router, { feed }: Services): void {
+export function feedRoutes(router: Router, services: Services): void {
   route(router, {
     method: 'get',
     path: paths.feed,
     allow: 'signed-in',
-    run: () => Promise.resolve(feed.now()),
+    run: () => Promise.resolve(services.feed.now()),
   });
   route(router, {
     method: 'post',
     path: paths.takeFeed,
     allow: 'signed-in',
-    run: async () => feed.take(),
+    run: ({ who }) => takeReading(services, who),
   });
 }

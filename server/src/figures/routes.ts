@@ -1,17 +1,20 @@
-import { newCalculation, newDrill, newDrillAttempt, paths, type Who } from '@green-beam/contract';
+import { newCalculation, newDrill, newDrillAttempt, paths } from '@green-beam/contract';
 import type { Router } from 'express';
-import { route } from '../http/route';
-import { mayReadLogbook } from '../logbook/service';
+import { route, type Named } from '../http/route';
+import { readable } from '../logbook/service';
 import type { Services } from '../services';
-import { answerDrill, conventionsOf, drillFor, drillsFor, keepCalculation, layOutDrill } from './service';
-
-interface Named {
-  readonly who: Who;
-  readonly params: Readonly<Record<string, string>>;
-}
+import {
+  answerDrill,
+  conventionsOf,
+  drillAnswer,
+  drillsFor,
+  keepCalculation,
+  layOutDrill,
+  ownItem,
+} from './service';
 
 export function figuresRoutes(router: Router, services: Services): void {
-  const owns = async ({ who, params }: Named) => void (await drillFor(services, who, params['itemId'] ?? ''));
+  const owns = ({ who, params }: Named) => ownItem(services, who, params['itemId'] ?? '');
   route(router, {
     method: 'get',
     path: paths.conventions,
@@ -36,7 +39,7 @@ export function figuresRoutes(router: Router, services: Services): void {
     path: paths.drillItem,
     allow: 'signed-in',
     owns,
-    run: ({ who, params }) => drillFor(services, who, params['itemId'] ?? ''),
+    run: ({ owned }) => drillAnswer(services, owned),
   });
   route(router, {
     method: 'post',
@@ -44,14 +47,14 @@ export function figuresRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns,
     body: newDrillAttempt,
-    run: ({ who, params, body }) => answerDrill(services, who, params['itemId'] ?? '', body),
+    run: ({ who, owned, body }) => answerDrill(services, who, owned, body),
   });
   route(router, {
     method: 'post',
     path: paths.calculations,
     allow: 'student',
-    owns: ({ who, params }) => mayReadLogbook(services, who, params['logbookId'] ?? ''),
+    owns: ({ who, params }) => readable(services, who, params['logbookId'] ?? ''),
     body: newCalculation,
-    run: ({ who, params, body }) => keepCalculation(services, who, params['logbookId'] ?? '', body),
+    run: ({ who, owned, body }) => keepCalculation(services, who, owned, body),
   });
 }

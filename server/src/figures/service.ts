@@ -7,7 +7,6 @@ import type {
   NewCalculation,
   NewDrill,
   NewDrillAttempt,
-  Who,
 } from '@green-beam/contract';
 import {
   checkDrill,
@@ -16,7 +15,6 @@ import {
   evaluate,
   ExpressionProblem,
   makeItem,
-  presetNamed,
   skillOf,
   writeQuantity,
   type Conventions,
@@ -25,19 +23,19 @@ import {
 } from '@green-beam/core';
 import { QueryTypes, UniqueConstraintError } from 'sequelize';
 import { orNotValid, triesAllowed } from '../bench/judging';
-import { conventionsFor } from '../classroom/membership';
 import type { DrillAttemptRow, DrillItemRow } from '../database/models';
 import { Problem } from '../http/problem';
-import { mayWriteLogbook } from '../logbook/service';
+import { conventionsOfBook, mayWrite, type OpenBook } from '../logbook/service';
 import type { Services } from '../services';
+import type { Caller } from '../session/caller';
 
 /** The conventions that the caller's own work follows. */
-export async function conventionsOf({ database }: Services, who: Who): Promise<ConventionsAnswer> {
-  return { conventions: (await conventionsFor(database, who)).body };
+export async function conventionsOf({ kept }: Services, who: Caller): Promise<ConventionsAnswer> {
+  return { conventions: await kept.conventions(who.conventionsId) };
 }
 
 /** Every drill, with what the caller can do with each. */
-export async function drillsFor(services: Services, who: Who): Promise<DrillsAnswer> {
+export async function drillsFor(services: Services, who: Caller): Promise<DrillsAnswer> {
   const tries = await firstTries(services, who);
   return {
     drills: drills.map(({ kind, name, about }) => ({ kind, name, about, skill: skillOf(kind, tries) })),
@@ -47,19 +45,18 @@ export async function drillsFor(services: Services, who: Who): Promise<DrillsAns
 /** Lays out an item. A repeated request with the same id gives the same item. @throws Problem */
 export async function layOutDrill(
   services: Services,
-  who: Who,
+  who: Caller,
   { id, kind }: NewDrill,
 ): Promise<DrillAnswer> {
   const { database, seed } = services;
   const known = await database.models.drillItems.findByPk(id);
   if (!known) {
     const drill = orNotValid(() => drillOf(kind));
-    const conventions = await conventionsFor(database, who);
     try {
       await database.models.drillItems.create({
         id,
         personId: who.id,
-        conventionsId: conventions.id,
+        conventionsId: who.conventionsId,
         kind: drill.kind,
         level: levelFor(drill.kind, await firstTries(services, who)),
         seed: seed(),
@@ -68,7 +65,7 @@ export async function layOutDrill(
       if (!(error instanceof UniqueConstraintError)) throw error;
     }
   }
-  return drillFor(services, who, id);
+  return drillAnswer(services, await ownItem(services, who, id));
 }
 
 /** Difficulty follows evidence: plain items first, longer ones once these are steady. */
@@ -78,18 +75,17 @@ function levelFor(kind: string, tries: readonly FirstTry[]): number {
   return count >= 3 && tries.find((attempt) => attempt.kind === kind)?.right === true ? 1 : 0;
 }
 
-/** An item as it may be shown. @throws Problem */
-export async function drillFor(services: Services, who: Who, id: string): Promise<DrillAnswer> {
-  const { row, item, conventions } = await ownItem(services, who, id);
-  const attempts = await attemptsAt(services, id);
+/** An item as it may be shown. */
+export async function drillAnswer(services: Services, { row, item }: OwnItem): Promise<DrillAnswer> {
+  const attempts = await attemptsAt(services, row.id);
   return {
-    id,
+    id: row.id,
     kind: row.kind,
     name: drillOf(row.kind).name,
     prompt: item.prompt,
     given: item.given,
     unitChoices: item.unitChoices,
-    attempts: attempts.map((attempt) => answerTo(item, conventions, attempt, attempts)),
+    attempts: attempts.map((attempt) => answerTo(item, attempt, attempts)),
     triesLeft: closed(attempts) ? 0 : triesAllowed - attempts.length,
   };
 }
@@ -97,15 +93,16 @@ export async function drillFor(services: Services, who: Who, id: string): Promis
 /** Checks one answer. What cannot be read costs no try. A repeated id is answered as before. @throws Problem */
 export async function answerDrill(
   services: Services,
-  who: Who,
-  itemId: string,
+  who: Caller,
+  own: OwnItem,
   { id, text, unit }: NewDrillAttempt,
 ): Promise<DrillAttemptAnswer> {
   const { models } = services.database;
-  const { item, conventions } = await ownItem(services, who, itemId);
+  const { item, conventions } = own;
+  const itemId = own.row.id;
   const before = await attemptsAt(services, itemId);
   const repeated = before.find((attempt) => attempt.id === id);
-  if (repeated) return answerTo(item, conventions, repeated, before);
+  if (repeated) return answerTo(item, repeated, before);
   if (closed(before)) throw new Problem('setting-closed');
   const verdict = checkDrill(item, text, unit, conventions);
   if (verdict.outcome === 'unreadable')
@@ -120,26 +117,28 @@ export async function answerDrill(
       unit,
       verdict,
     });
-    return answerTo(item, conventions, kept, [...before, kept]);
+    return answerTo(item, kept, [...before, kept]);
   } catch (error) {
     if (!(error instanceof UniqueConstraintError)) throw error;
     const again = await attemptsAt(services, itemId);
     const twin = again.find((attempt) => attempt.id === id);
-    if (twin) return answerTo(item, conventions, twin, again);
+    if (twin) return answerTo(item, twin, again);
     if (await models.drillAttempts.findByPk(id)) throw new Problem('already-used');
-    return answerDrill(services, who, itemId, { id, text, unit });
+    return answerDrill(services, who, own, { id, text, unit });
   }
 }
 
 /** Keeps a calculation in a logbook, reckoned anew by the class's conventions. @throws Problem */
 export async function keepCalculation(
   services: Services,
-  who: Who,
-  logbookId: string,
+  who: Caller,
+  book: OpenBook,
   { id, expression }: NewCalculation,
 ): Promise<CalculationAnswer> {
   const { models } = services.database;
-  const { conventions } = await mayWriteLogbook(services, who, logbookId);
+  mayWrite(book, who);
+  const logbookId = book.id;
+  const conventions = await conventionsOfBook(services, book);
   let result: string;
   try {
     result = writeQuantity(evaluate(expression, conventions).result, conventions.rounding);
@@ -157,17 +156,18 @@ export async function keepCalculation(
   return { id, expression: kept.expression, result: kept.result, keeper: who.name };
 }
 
-async function ownItem(
-  { database }: Services,
-  who: Who,
-  id: string,
-): Promise<{ row: DrillItemRow; item: DrillItem; conventions: Conventions }> {
-  const { models } = database;
-  const row = await models.drillItems.findByPk(id);
+export interface OwnItem {
+  readonly row: DrillItemRow;
+  readonly item: DrillItem;
+  readonly conventions: Conventions;
+}
+
+/** An item that was laid out for the caller. @throws Problem for anybody else's */
+export async function ownItem({ database, kept }: Services, who: Caller, id: string): Promise<OwnItem> {
+  const row = await database.models.drillItems.findByPk(id);
   if (!row) throw new Problem('not-found');
   if (row.personId !== who.id) throw new Problem('not-allowed');
-  const kept = row.conventionsId === null ? null : await models.classConventions.findByPk(row.conventionsId);
-  const conventions = kept?.body ?? presetNamed('Chemistry bench');
+  const conventions = await kept.conventions(row.conventionsId);
   return { row, conventions, item: makeItem(drillOf(row.kind), conventions, row.level, row.seed) };
 }
 
@@ -179,7 +179,6 @@ const closed = (attempts: readonly DrillAttemptRow[]): boolean =>
 
 function answerTo(
   item: DrillItem,
-  _conventions: Conventions,
   { id, text, unit, verdict, ordinal }: DrillAttemptRow,
   attempts: readonly DrillAttemptRow[],
 ): DrillAttemptAnswer {
@@ -195,7 +194,7 @@ function answerTo(
 }
 
 /** First answers to drills, newest first: what evidence is drawn from. */
-async function firstTries({ database }: Services, { id }: Who): Promise<FirstTry[]> {
+async function firstTries({ database }: Services, { id }: Caller): Promise<FirstTry[]> {
   const rows = await database.sequelize.query<{ kind: string; verdict: DrillAttemptRow['verdict'] }>(
     `select i.kind, a.verdict from drill_attempts a join drill_items i on i.id = a.item_id
       where a.ordinal = 1 and a.person_id = :id order by a.created_at desc limit 500`,

@@ -1,211 +1,184 @@
-import {
-  isId,
-  largestPhoto,
-  type EntryAnswer,
-  type NewBlock,
-  type NewEntry,
-  type NewPhoto,
-  type Who,
-} from '@green-beam/contract';
-import { besides, columnOf, parseNumber, type Entry, type Investigation } from '@green-beam/core';
-import { UniqueConstraintError } from 'sequelize';
-import type { Database } from '../database/models';
+import type { ArrivedEntries, NewEntry } from '@green-beam/contract';
+import { randomUUID } from 'node:crypto';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import { asEntry, readable } from './service';
+import type { Caller } from '../session/caller';
+import { checkEntry, readWhatTheyName, sameNumber, tagOf, type NamedByEntries } from './checkEntry';
+import { asEntry, entryColumns, type EntryRow } from './entryRow';
+import { mayWrite, type OpenBook } from './service';
 
 /**
- * Adds an entry. Nothing is overwritten: an entry that strikes another names it and says why. A repeated request
- * with the same id is harmless. @throws Problem
+ * Adds entries in their order, all or none. Nothing is overwritten: an entry that strikes another names it and says why. Sent
+ * again with the same ids they are answered as before. @param blockId of a block that they came in. @throws Problem
  */
-export async function addEntry(
+export async function addEntries(
   services: Services,
-  who: Who,
-  logbookId: string,
-  entry: NewEntry,
-): Promise<EntryAnswer> {
-  const { entries } = await addBlock(services, who, logbookId, { id: entry.id, entries: [entry] });
-  const [added] = entries;
-  if (!added) throw new Problem('unexpected');
-  return { entry: added };
+  who: Caller,
+  book: OpenBook,
+  entries: readonly NewEntry[],
+  blockId: string | null,
+): Promise<ArrivedEntries> {
+  mayWrite(book, who);
+  const { investigation, members } = book;
+  const named = await readWhatTheyName(services.database, book.id, entries);
+  for (const entry of entries) checkEntry(investigation.body, entry, named);
+  const taken = entries.filter(({ takenId }) => takenId);
+  const arrived =
+    taken.length === 0
+      ? await store(services, who, book, entries, named, blockId)
+      : await services.database.sequelize.transaction(async (transaction) => {
+          for (const entry of taken) await claim(services, who, entry, transaction);
+          return store(services, who, book, entries, named, blockId, transaction);
+        });
+  services.publish.logbook({
+    logbookId: book.id,
+    classId: investigation.classId,
+    members: members.map(({ id }) => id),
+    arrived,
+  });
+  return arrived;
 }
 
-/** Adds entries in their order; a block that is refused adds none of them. @throws Problem */
-export async function addBlock(
-  services: Services,
-  who: Who,
-  logbookId: string,
-  { entries }: NewBlock,
-): Promise<{ readonly entries: readonly Entry[] }> {
-  const { database, live } = services;
-  const { investigation, members } = await readable(database, who, logbookId);
-  if (!members.some(({ id }) => id === who.id)) throw new Problem('not-allowed');
-  const added: Entry[] = [];
-  for (const entry of entries) await checkEntry(services, investigation.body, logbookId, entry);
-  for (const entry of entries) added.push(await store(services, who, logbookId, investigation.body, entry));
-  const readers = members.map(({ id }) => id);
-  live.tell({ changed: 'logbook', logbookId, classId: investigation.classId, readers });
-  live.tell({ changed: 'board', classId: investigation.classId, readers: [] });
-  return { entries: added };
+const minute = 60_000;
+const oldest = 30 * 24 * 60 * minute;
+/** Clocks differ by so much. */
+const ahead = minute;
+
+/** When it was written: by the writer's clock, where that can be; else by ours. */
+function timeOf(writtenAt: string, now: Date): { readonly at: Date; readonly by: 'writer' | 'receipt' } {
+  const at = new Date(writtenAt);
+  const age = now.getTime() - at.getTime();
+  return age >= -ahead && age <= oldest ? { at, by: 'writer' } : { at: now, by: 'receipt' };
 }
 
 async function store(
-  services: Services,
-  who: Who,
+  { database, now }: Services,
+  who: Caller,
+  { id: logbookId, investigation }: OpenBook,
+  entries: readonly NewEntry[],
+  named: NamedByEntries,
+  blockId: string | null,
+  transaction: Transaction | null = null,
+): Promise<ArrivedEntries> {
+  const received = now();
+  const times = entries.map(({ writtenAt }) => timeOf(String(writtenAt), received));
+  const added = await database.sequelize.query<EntryRow>(
+    `with e as (
+       insert into logbook_entries
+         (id, logbook_id, trial, "column", text, tag, reader_id, origin, replaces, reason, written_at, timed_by,
+          block_id, created_at)
+       select id, $1, trial, col, text, tag, $2, origin, replaces, reason, written_at, timed_by, $3, $4
+         from unnest($5::uuid[], $6::int[], $7::text[], $8::text[], $9::text[], $10::text[], $11::uuid[], $12::text[],
+                     $13::timestamptz[], $14::text[])
+           with ordinality as n(id, trial, col, text, tag, origin, replaces, reason, written_at, timed_by, place)
+        order by place
+       on conflict (id) do nothing
+       returning *
+     )
+     select ${entryColumns} from e join people p on p.id = e.reader_id order by e.seq`,
+    {
+      type: QueryTypes.SELECT,
+      transaction,
+      bind: [
+        logbookId,
+        who.id,
+        blockId,
+        received,
+        entries.map(({ id }) => id),
+        entries.map(({ trial }) => trial),
+        entries.map(({ column }) => column),
+        entries.map(({ text }) => text),
+        entries.map(({ tag, column }) => tag?.trim() || tagOf(investigation.body, column)),
+        entries.map((entry) => originOf(who, entry, named)),
+        entries.map(({ replaces }) => replaces ?? null),
+        entries.map(({ reason }) => reason?.trim() || null),
+        times.map(({ at }) => at),
+        times.map(({ by }) => by),
+      ],
+    },
+  );
+  if (added.length === entries.length)
+    return {
+      entries: added.map(asEntry),
+      after: Number(added[0]?.prior ?? 0),
+      last: Number(added.at(-1)?.seq ?? 0),
+    };
+  return { entries: await twins(database, who, logbookId, entries, transaction), after: null, last: null };
+}
+
+/** What stands already under the ids that came again, in their order. @throws Problem where it is something else */
+async function twins(
+  { sequelize }: Services['database'],
+  who: Caller,
   logbookId: string,
-  investigation: Investigation,
-  entry: NewEntry,
-): Promise<Entry> {
-  const { models } = services.database;
-  try {
-    await models.logbookEntries.create({
-      id: entry.id,
-      logbookId,
-      trial: entry.trial,
-      column: entry.column,
-      text: entry.text,
-      tag: entry.tag?.trim() || tagOf(investigation, entry.column),
-      readerId: who.id,
-      origin: await originOf(services, who, entry),
-      replaces: entry.replaces ?? null,
-      reason: entry.reason?.trim() || null,
-      writtenAt: new Date(entry.writtenAt),
-    });
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-  }
-  const kept = await models.logbookEntries.findByPk(entry.id);
-  const same = kept?.logbookId === logbookId && kept.readerId === who.id && kept.text === entry.text;
-  if (!kept || !same) throw new Problem('already-used');
-  return asEntry(kept, who.name);
+  entries: readonly NewEntry[],
+  transaction: Transaction | null,
+) {
+  const rows = await sequelize.query<EntryRow & { logbookId: string; readerId: string }>(
+    `select ${entryColumns}, e.logbook_id as "logbookId", e.reader_id as "readerId"
+       from logbook_entries e join people p on p.id = e.reader_id where e.id = any($1)`,
+    { type: QueryTypes.SELECT, bind: [entries.map(({ id }) => id)], transaction },
+  );
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  return entries.map(({ id, text, trial, column }) => {
+    const kept = byId.get(id);
+    const same =
+      kept?.logbookId === logbookId &&
+      kept.readerId === who.id &&
+      kept.text === text &&
+      kept.trial === trial &&
+      kept.column === column;
+    if (!kept || !same) throw new Problem('already-used');
+    return asEntry(kept);
+  });
+}
+
+/** A reading of the balance is written once, by who took it, as it was shown. @throws Problem */
+async function claim(
+  { database }: Services,
+  who: Caller,
+  { id, takenId, text }: NewEntry,
+  transaction: Transaction,
+): Promise<void> {
+  const rows = await database.sequelize.query<{ text: string }>(
+    `update balance_readings set entry_id = $1
+      where id = $2 and person_id = $3 and (entry_id is null or entry_id = $1) returning text`,
+    { type: QueryTypes.SELECT, bind: [id, takenId, who.id], transaction },
+  );
+  const [row] = rows;
+  if (!row) throw new Problem('reading-used');
+  if (row.text !== text)
+    throw new Problem(
+      'not-valid',
+      `The balance showed ${row.text}. Take a new reading, or write the number yourself.`,
+    );
 }
 
 /** Where a number came from, as far as it can be vouched for: only what the balance or the bench itself said is theirs. */
-async function originOf(
-  { database, feed }: Services,
-  who: Who,
+function originOf(
+  who: Caller,
   { takenId, attemptId, supplied, text }: NewEntry,
-): Promise<'own' | 'teacher' | 'simulated' | 'balance'> {
-  if (takenId && feed.taken(takenId)?.text === text) return 'balance';
-  if (attemptId) {
-    const attempt = await database.models.attempts.findByPk(attemptId);
-    if (attempt?.personId === who.id && attempt.verdict.outcome === 'right' && sameNumber(attempt.text, text))
-      return 'simulated';
-  }
+  { attempts }: NamedByEntries,
+): 'own' | 'teacher' | 'simulated' | 'balance' {
+  if (takenId) return 'balance';
+  const attempt = attemptId ? attempts.get(attemptId) : undefined;
+  if (attempt?.personId === who.id && attempt.verdict.outcome === 'right' && sameNumber(attempt.text, text))
+    return 'simulated';
   return supplied ? 'teacher' : 'own';
 }
 
-function sameNumber(a: string, b: string): boolean {
-  const [left, right] = [parseNumber(a), parseNumber(b)];
-  return left.ok && right.ok && left.number.value.eq(right.number.value);
-}
-
-/** The tag of a column's instrument; '' for what is read from none. */
-function tagOf(investigation: Investigation, key: string): string {
-  const column = columnOf(investigation, key)?.column;
-  return column?.kind === 'measured' ? column.tag : '';
-}
-
-const longestCell = 60;
-
-async function checkEntry(
-  { database }: Services,
-  investigation: Investigation,
-  logbookId: string,
-  entry: NewEntry,
-): Promise<void> {
-  const { column, trial, text, reason, supplied } = entry;
-  if (!(column.startsWith('@') ? isBesides(investigation, entry) : columnOf(investigation, column)))
-    throw new Problem('not-valid', `This logbook has no column “${column}”.`);
-  if (!column.startsWith('@')) {
-    if (trial < 1) throw new Problem('not-valid', 'Trials count from 1.');
-    if (text.length > longestCell)
-      throw new Problem('not-valid', `The reading is at most ${longestCell} characters long.`);
-  }
-  if (supplied && !investigation.supplied)
-    throw new Problem('not-valid', 'In this investigation only numbers that you read yourselves may stand.');
-  if (column.startsWith(besides.standing('')) && !reason?.trim())
-    throw new Problem('not-valid', 'Say why the trial does not count, or counts again.');
-  if (column.startsWith(besides.photo(''))) await checkPhoto(database, logbookId, text);
-  if (entry.replaces) await checkCorrection(database, logbookId, entry);
-}
-
-/** What may be written besides the cells. */
-function isBesides(
-  { questions, predictions, tables }: Investigation,
-  { column, trial, text }: NewEntry,
-): boolean {
-  const ofTrial = (of: (table: string) => string) => tables.some(({ key }) => of(key) === column);
-  if (ofTrial(besides.standing)) return trial > 0 && ['abandoned', 'excluded', 'counts'].includes(text);
-  if ([besides.remark, besides.photo, besides.run].some(ofTrial)) return trial > 0;
-  if (column === besides.handIn) return trial === 0;
-  if (column.startsWith(besides.mean('')))
-    return trial === 0 && text.length <= longestCell && workedMeans(tables).includes(column);
-  return (
-    trial === 0 &&
-    (questions.some(({ key }) => besides.answer(key) === column) ||
-      predictions.some(({ key }) => besides.prediction(key) === column))
-  );
-}
-
-/** Whoever works a column works its mean too. */
-const workedMeans = (tables: Investigation['tables']): string[] =>
-  tables
-    .flatMap(({ columns }) => columns)
-    .flatMap((column) =>
-      column.kind === 'derived' && column.by === 'student' ? [besides.mean(column.key)] : [],
-    );
-
-async function checkPhoto({ models }: Database, logbookId: string, photoId: string): Promise<void> {
-  const known =
-    isId(photoId) && (await models.logbookPhotos.count({ where: { logbookId, id: photoId } })) > 0;
-  if (!known) throw new Problem('not-valid', 'That photograph is not in this logbook.');
-}
-
-async function checkCorrection(
-  { models }: Database,
-  logbookId: string,
-  { replaces, trial, column, reason }: NewEntry,
-): Promise<void> {
-  // What is said about a trial, an answer or a remark may be replaced without a reason; a reading may not.
-  if (!column.startsWith('@') && !reason?.trim())
-    throw new Problem('not-valid', 'A correction says why. Write the reason in a few words.');
-  const struck = await models.logbookEntries.findByPk(replaces ?? '');
-  if (!struck || struck.logbookId !== logbookId || struck.trial !== trial || struck.column !== column) {
-    throw new Problem('not-valid', 'The entry that this one corrects is not in this cell.');
-  }
-}
-
-/** Keeps a photograph. The same id again is harmless. @throws Problem */
-export async function addPhoto(
-  { database }: Services,
-  who: Who,
-  logbookId: string,
-  { id, mediaType, base64 }: NewPhoto,
-): Promise<{ readonly id: string }> {
-  const { members } = await readable(database, who, logbookId);
-  if (!members.some((member) => member.id === who.id)) throw new Problem('not-allowed');
-  const bytes = Buffer.from(base64, 'base64');
-  if (bytes.length > largestPhoto) throw new Problem('too-large');
-  if (!looksLike(bytes, mediaType)) throw new Problem('not-valid', 'The photograph could not be read.');
-  try {
-    await database.models.logbookPhotos.create({ id, logbookId, personId: who.id, mediaType, bytes });
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    const twin = await database.models.logbookPhotos.findByPk(id);
-    if (twin?.logbookId !== logbookId || twin.personId !== who.id) throw new Problem('already-used');
-  }
-  return { id };
-}
-
-/** A file is what its first bytes say, not what its sender says. */
-const looksLike = (bytes: Buffer, mediaType: string): boolean =>
-  mediaType === 'image/png'
-    ? bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]))
-    : bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]));
-
-export async function photoOf({ database }: Services, logbookId: string, photoId: string) {
-  const photo = await database.models.logbookPhotos.findByPk(photoId);
-  if (photo?.logbookId !== logbookId) throw new Problem('not-found');
-  return photo;
+/** Keeps what a connected balance shows as this person's reading. @throws Problem while it does not stand */
+export async function takeReading({ database, feed, now }: Services, who: Caller) {
+  const { text, unit } = feed.take();
+  const id = randomUUID();
+  await database.models.balanceReadings.create({
+    id,
+    personId: who.id,
+    text,
+    unit,
+    entryId: null,
+    createdAt: now(),
+  });
+  return { id, text, unit };
 }

@@ -2,62 +2,50 @@ import {
   checkInvestigationFile,
   type InvestigationLine,
   type InvestigationsAnswer,
-  type LogbookLine,
   type NewInvestigation,
 } from '@green-beam/contract';
 import { boltPin, readyMade, shackleRing, type Investigation } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
-import type { Database, InvestigationRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import { className } from '../session/service';
-import { lineFor } from './service';
+import type { Caller } from '../session/caller';
 
 /** What a new class begins with. */
 export const setAtFirst: readonly Investigation[] = [boltPin, shackleRing];
 
 /** The newest version of each of a class's investigations, with the logbooks of all versions. */
 export async function investigationsOf(
-  { database }: Services,
+  { database, kept }: Services,
+  who: Caller,
   classId: string,
 ): Promise<InvestigationsAnswer> {
-  const { models } = database;
-  const row = await models.classes.findByPk(classId);
-  if (!row) throw new Problem('not-found');
-  const versions = await models.investigations.findAll({
-    where: { classId },
-    order: [
-      ['createdAt', 'asc'],
-      ['version', 'asc'],
-    ],
-  });
+  const [versions, books] = await Promise.all([
+    database.models.investigations.findAll({
+      where: { classId },
+      order: [
+        ['createdAt', 'asc'],
+        ['version', 'asc'],
+      ],
+    }),
+    kept.books.lines({ inClass: classId }),
+  ]);
   const families = [...new Set(versions.map(({ familyId }) => familyId))];
-  const investigations = await Promise.all(
-    families.flatMap((familyId) => {
-      const family = versions.filter((version) => version.familyId === familyId);
-      const newest = family.at(-1);
-      return newest ? [lineOf(database, newest, family)] : [];
-    }),
-  );
-  return { class: className(row), investigations, readyMade };
-}
-
-async function lineOf(
-  database: Database,
-  newest: InvestigationRow,
-  family: readonly InvestigationRow[],
-): Promise<InvestigationLine> {
-  const books = await database.models.logbooks.findAll({
-    where: { investigationId: family.map(({ id }) => id) },
+  const investigations = families.flatMap((familyId): InvestigationLine[] => {
+    const family = versions.filter((version) => version.familyId === familyId);
+    const newest = family.at(-1);
+    if (!newest) return [];
+    const { id, version, retired, body } = newest;
+    const logbooks = books.flatMap(({ line }) =>
+      family.some((own) => own.id === line.investigationId) ? [line] : [],
+    );
+    return [{ id, version, retired, body, logbooks }];
   });
-  const logbooks = await Promise.all(
-    books.flatMap((book): Promise<LogbookLine>[] => {
-      const version = family.find(({ id }) => id === book.investigationId);
-      return version ? [lineFor(database, version, book)] : [];
-    }),
-  );
-  const { id, version, retired, body } = newest;
-  return { id, version, retired, body, logbooks };
+  const itsClass = who.classes.find(({ id }) => id === classId);
+  return {
+    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    investigations,
+    readyMade,
+  };
 }
 
 /**
@@ -98,7 +86,7 @@ export async function keepInvestigation(
     if (twin?.classId !== classId)
       throw new Problem('already-used', 'Somebody else has just changed it too. Open it again.');
   }
-  services.live.tell({ changed: 'board', classId, readers: [] });
+  services.publish.board(classId, []);
   return { id };
 }
 

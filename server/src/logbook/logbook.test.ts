@@ -1,6 +1,6 @@
 import type {
+  ArrivedEntries,
   EntriesAnswer,
-  EntryAnswer,
   InvestigationsAnswer,
   LogbookAnswer,
   LogbooksAnswer,
@@ -38,7 +38,9 @@ describe('a logbook', () => {
     const written = entry({ text: '214,60 ' });
     expect(await student.post(`${path}/entries`, written)).toMatchObject({
       status: 200,
-      body: { entry: { text: '214,60 ', tag: 'B-02', reader: 'Verity Moss', writtenAt: written.writtenAt } },
+      body: {
+        entries: [{ text: '214,60 ', tag: 'B-02', reader: 'Verity Moss', writtenAt: written.writtenAt }],
+      },
     });
     const { body } = await student.get<LogbookAnswer>(path);
     expect(body).toMatchObject({ mayWrite: true, readers: ['Verity Moss', 'Wilfred Sand', 'Xanthe Reed'] });
@@ -77,7 +79,7 @@ describe('a logbook', () => {
     expect((await correct({ reason: 'misread', column: 'after' })).status).toBe(422);
     expect(await correct({ reason: 'misread' })).toMatchObject({
       status: 200,
-      body: { entry: { replaces: first.id, reason: 'misread' } },
+      body: { entries: [{ replaces: first.id, reason: 'misread' }] },
     });
   });
 
@@ -104,7 +106,8 @@ describe('a logbook', () => {
   it('stores what is typed as text, whatever it is', async () => {
     for (const text of ['12..3', '３７', '<script>alert(1)</script>']) {
       expect(
-        (await student.post<EntryAnswer>(`${path}/entries`, entry({ trial: 9, text }))).body.entry.text,
+        (await student.post<ArrivedEntries>(`${path}/entries`, entry({ trial: 9, text }))).body.entries[0]!
+          .text,
       ).toBe(text);
     }
   });
@@ -153,19 +156,24 @@ describe('what is written besides readings', () => {
 
   it('keeps a photograph as it is, and refuses what is none', async () => {
     const png = Buffer.from('89504e470d0a1a0a0000', 'hex');
-    const photo = { id: randomUUID(), mediaType: 'image/png', base64: png.toString('base64') };
-    const send = (rest: object = {}) => student.post(`${path}/photos`, { ...photo, ...rest });
-    expect((await send()).body).toEqual({ id: photo.id });
+    const id = randomUUID();
+    const send = (bytes: Uint8Array = png, type = 'image/png', own = id) =>
+      student.put(`${path}/photos/${own}`, bytes, type);
+    expect((await send()).body).toEqual({ id });
     expect((await send()).status).toBe(200);
-    expect(
-      (await student.post(`${path}/entries`, entry({ column: '@photo pin', text: photo.id }))).status,
-    ).toBe(200);
-    expect((await send({ id: randomUUID(), base64: Buffer.from('<html>').toString('base64') })).status).toBe(
-      422,
+    expect((await student.post(`${path}/entries`, entry({ column: '@photo pin', text: id }))).status).toBe(
+      200,
     );
-    expect((await send({ id: randomUUID(), mediaType: 'image/svg+xml' })).status).toBe(422);
+    expect((await send(Buffer.from('<html>'), 'image/png', randomUUID())).status).toBe(422);
+    expect((await send(png, 'image/svg+xml', randomUUID())).status).toBe(422);
+    const shown = await student.raw('GET', `${path}/photos/${id}`);
+    expect(shown.headers.get('cache-control')).toBe('private, no-cache');
+    expect(shown.headers.get('content-length')).toBe(String(png.length));
+    expect((await student.raw('GET', `${path}/photos/${id}`, { 'if-none-match': `"${id}"` })).status).toBe(
+      304,
+    );
     const stranger = await harness.asStudent('Junia Fell');
-    expect((await stranger.get(`${path}/photos/${photo.id}`)).status).toBe(403);
+    expect((await stranger.get(`${path}/photos/${id}`)).status).toBe(403);
   });
 });
 

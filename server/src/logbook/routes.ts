@@ -1,27 +1,16 @@
-import {
-  investigationChange,
-  newBlock,
-  newEntry,
-  newInvestigation,
-  newPhoto,
-  paths,
-  type Who,
-} from '@green-beam/contract';
-import type { Router } from 'express';
-import { route } from '../http/route';
+import { investigationChange, newBlock, newEntry, newInvestigation, paths } from '@green-beam/contract';
+import type { Request, Router } from 'express';
+import { Problem } from '../http/problem';
+import { route, type Named } from '../http/route';
 import type { Services } from '../services';
-import { mayManage, staffRoleIn } from '../classroom/membership';
-import { addBlock, addEntry, addPhoto, photoOf } from './entries';
+import { managerOwns, staffOwns } from '../classroom/membership';
+import { addEntries } from './entries';
 import { changeInvestigation, investigationsOf, keepInvestigation } from './investigations';
-import { entriesAfter, logbookFor, logbooksFor, mayReadLogbook, openLogbook } from './service';
-
-interface Asked {
-  readonly who: Who;
-  readonly params: Readonly<Record<string, string>>;
-}
+import { addPhoto, sendPhoto } from './photos';
+import { entriesAfter, logbookFor, logbooksFor, ofOwnClass, openLogbook, readable } from './service';
 
 export function logbookRoutes(router: Router, services: Services): void {
-  const mayRead = ({ who, params }: Asked) => mayReadLogbook(services, who, params['logbookId'] ?? '');
+  const owns = ({ who, params }: Named) => readable(services, who, params['logbookId'] ?? '');
   route(router, {
     method: 'get',
     path: paths.logbooks,
@@ -32,91 +21,89 @@ export function logbookRoutes(router: Router, services: Services): void {
     method: 'post',
     path: paths.openLogbook,
     allow: 'student',
-    // An investigation belongs to a class; `openLogbook` refuses those of other classes.
-    owns: async () => undefined,
-    run: ({ who, params }) => openLogbook(services, who, params['investigationId'] ?? ''),
+    owns: ({ who, params }) => ofOwnClass(services, who, params['investigationId'] ?? ''),
+    run: ({ who, owned }) => openLogbook(services, who, owned),
   });
   route(router, {
     method: 'get',
     path: paths.logbook,
     allow: 'signed-in',
-    owns: mayRead,
-    run: ({ who, params }) => logbookFor(services, who, params['logbookId'] ?? ''),
+    owns,
+    run: ({ who, owned }) => logbookFor(services, who, owned),
   });
   route(router, {
     method: 'post',
     path: paths.entries,
     allow: 'student',
-    owns: mayRead,
+    owns,
     body: newEntry,
-    run: ({ who, params, body }) => addEntry(services, who, params['logbookId'] ?? '', body),
+    run: ({ who, owned, body }) => addEntries(services, who, owned, [body], null),
   });
   route(router, {
     method: 'get',
     path: paths.entries,
     allow: 'signed-in',
-    owns: mayRead,
-    run: ({ params, request }) =>
-      entriesAfter(services.database, params['logbookId'] ?? '', Number(request.query['after']) || 0),
+    owns,
+    run: ({ owned, request }) => entriesAfter(services.database, owned.id, after(request)),
   });
   route(router, {
     method: 'post',
     path: paths.blocks,
     allow: 'student',
-    owns: mayRead,
+    owns,
     body: newBlock,
-    run: ({ who, params, body }) => addBlock(services, who, params['logbookId'] ?? '', body),
+    run: ({ who, owned, body }) => addEntries(services, who, owned, body.entries, body.id),
   });
   route(router, {
-    method: 'post',
-    path: paths.photos,
+    method: 'put',
+    path: paths.photo,
     allow: 'student',
-    owns: mayRead,
-    body: newPhoto,
-    run: ({ who, params, body }) => addPhoto(services, who, params['logbookId'] ?? '', body),
+    owns,
+    run: ({ who, owned, params, request, response }) =>
+      addPhoto(services, who, owned, params['photoId'] ?? '', request, response),
   });
   route(router, {
     method: 'get',
     path: paths.photo,
     allow: 'signed-in',
-    owns: mayRead,
-    run: async ({ params, response }) => {
-      const { mediaType, bytes } = await photoOf(
-        services,
-        params['logbookId'] ?? '',
-        params['photoId'] ?? '',
-      );
-      response.set('cache-control', 'private, max-age=31536000, immutable').type(mediaType).send(bytes);
-    },
+    owns,
+    run: ({ owned, params, request, response }) =>
+      sendPhoto(services, owned, params['photoId'] ?? '', request, response),
   });
   investigationRoutes(router, services);
 }
 
+/** `?after=17`; from the beginning without it. @throws Problem for what is no such number */
+function after({ query }: Request): number {
+  const text = query['after'] ?? '0';
+  if (typeof text !== 'string' || !/^\d{1,15}$/.test(text))
+    throw new Problem('not-valid', 'After which entry could not be read.');
+  return Number(text);
+}
+
 function investigationRoutes(router: Router, services: Services): void {
-  const { database } = services;
-  const manages = ({ who, params }: Asked) => mayManage(database, params['classId'] ?? '', who);
   route(router, {
     method: 'get',
     path: paths.investigations,
     allow: 'teacher',
-    owns: async ({ who, params }) => void (await staffRoleIn(database, params['classId'] ?? '', who)),
-    run: ({ params }) => investigationsOf(services, params['classId'] ?? ''),
+    owns: staffOwns,
+    run: ({ who, owned }) => investigationsOf(services, who, owned),
   });
   route(router, {
     method: 'post',
     path: paths.investigations,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: newInvestigation,
-    run: ({ params, body }) => keepInvestigation(services, params['classId'] ?? '', body),
+    run: ({ owned, body }) => keepInvestigation(services, owned, body),
   });
   route(router, {
     method: 'post',
     path: paths.investigation,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: investigationChange,
-    run: ({ params, body }) =>
-      changeInvestigation(services, params['classId'] ?? '', params['investigationId'] ?? '', body.retired),
+    run: ({ owned, params, body }) =>
+      changeInvestigation(services, owned, params['investigationId'] ?? '', body.retired),
   });
 }

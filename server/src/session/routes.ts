@@ -1,30 +1,54 @@
-import { paths, studentSignIn, teacherSignIn, type SessionAnswer, type Who } from '@green-beam/contract';
-import type { Request, Router } from 'express';
+import {
+  isId,
+  newPassword,
+  paths,
+  studentSignIn,
+  teacherSignIn,
+  type SessionAnswer,
+} from '@green-beam/contract';
+import type { Request, Response, Router } from 'express';
+import { randomUUID } from 'node:crypto';
 import type { Services } from '../services';
 import { route } from '../http/route';
-import { signInStudent, signInTeacher, whoIs } from './service';
+import type { PersonRow } from '../database/models';
+import { callerOf, sessionLimits, whoOf, type Caller } from './caller';
+import { changePassword, endSessions, signInStudent, signInTeacher } from './service';
+import { hashOf } from './store';
 
-declare module 'express-session' {
-  interface SessionData {
-    who: Who;
-  }
-}
+/** The names of the cookies. Behind HTTPS a browser takes them from no other host and no other path. */
+export const cookieNames = (secure: boolean) => {
+  const prefix = secure ? '__Host-' : '';
+  return { session: `${prefix}green-beam`, device: `${prefix}green-beam-device` } as const;
+};
 
-export function sessionRoutes(router: Router, { database, limits }: Services): void {
-  const door = (request: Request) => ({ database, limits, address: request.ip ?? 'unknown' });
+const deviceDays = 400;
+
+export function sessionRoutes(
+  router: Router,
+  services: Services,
+  { secureCookie }: { secureCookie: boolean },
+): void {
+  const names = cookieNames(secureCookie);
+
+  /** Which browser this is; one that has no name yet gets one. A caller that keeps no cookies counts by its address. */
+  const deviceOf = (request: Request): string => deviceIn(request, names.device) ?? addressDevice(request);
+  const nameDevice = (request: Request, response: Response) => {
+    if (deviceIn(request, names.device)) return;
+    response.cookie(names.device, randomUUID(), {
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: secureCookie,
+      maxAge: deviceDays * 86_400_000,
+    });
+  };
 
   route(router, {
     method: 'get',
     path: paths.session,
     allow: 'anyone',
-    run: async ({ request }): Promise<SessionAnswer> => {
-      const { who } = request.session;
-      if (!who) return { who: null };
-      // Classes may have changed since the sign-in.
-      const person = await database.models.people.findByPk(who.id);
-      if (!person) return { who: null };
-      request.session.who = await whoIs(database, person);
-      return { who: request.session.who };
+    run: async ({ request, response }) => {
+      nameDevice(request, response);
+      return sessionAnswer(request.session.who);
     },
   });
   route(router, {
@@ -32,37 +56,94 @@ export function sessionRoutes(router: Router, { database, limits }: Services): v
     path: paths.teacherSession,
     allow: 'anyone',
     body: teacherSignIn,
-    run: async ({ request, body }) => enter(request, await signInTeacher(door(request), body)),
+    run: async ({ request, body }) =>
+      enter(
+        services,
+        request,
+        await signInTeacher(services, deviceOf(request), body),
+        body.ownDevice === true,
+      ),
   });
   route(router, {
     method: 'post',
     path: paths.studentSession,
     allow: 'anyone',
     body: studentSignIn,
-    run: async ({ request, body }) => enter(request, await signInStudent(door(request), body)),
+    run: async ({ request, body }) =>
+      enter(
+        services,
+        request,
+        await signInStudent(services, deviceOf(request), body),
+        body.ownDevice === true,
+      ),
+  });
+  route(router, {
+    method: 'post',
+    path: paths.password,
+    allow: 'teacher',
+    beforeChange: true,
+    body: newPassword,
+    run: async ({ who, body }) => {
+      await changePassword(services, who, body);
+      return sessionAnswer({ ...who, mustChange: false });
+    },
   });
   route(router, {
     method: 'delete',
     path: paths.session,
     allow: 'anyone',
     run: async ({ request, response }): Promise<SessionAnswer> => {
-      await new Promise<void>((resolve, reject) =>
-        request.session.destroy((error) => (error ? reject(error) : resolve())),
-      );
-      response.clearCookie('green-beam');
+      const { who } = request.session;
+      await settled((done) => request.session.destroy(done));
+      response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
+      if (who) services.publish.people([who.id]);
+      return { who: null };
+    },
+  });
+  route(router, {
+    method: 'delete',
+    path: paths.everySession,
+    allow: 'signed-in',
+    beforeChange: true,
+    run: async ({ who, response }): Promise<SessionAnswer> => {
+      await endSessions(services, [who.id]);
+      response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
       return { who: null };
     },
   });
 }
 
-/** Starts a fresh session, so that an id from before the sign-in is worth nothing after it. */
-async function enter(request: Request, who: Who): Promise<SessionAnswer> {
-  await new Promise<void>((resolve, reject) =>
-    request.session.regenerate((error) => (error ? reject(error) : resolve())),
-  );
-  request.session.who = who;
-  await new Promise<void>((resolve, reject) =>
-    request.session.save((error) => (error ? reject(error) : resolve())),
-  );
-  return { who };
+const sessionAnswer = (who: Caller | null | undefined): SessionAnswer =>
+  who
+    ? { who: whoOf(who), mustChange: who.mustChange, ownDevice: who.ownDevice, sealKey: who.sealKey }
+    : { who: null };
+
+function deviceIn(request: Request, name: string): string | undefined {
+  const [, value] =
+    new RegExp(`(?:^|; )${name}=([0-9a-f-]{36})(?:;|$)`).exec(request.get('cookie') ?? '') ?? [];
+  return value !== undefined && isId(value) ? value : undefined;
 }
+
+/** All callers without a cookie behind one address are one device. */
+const addressDevice = (request: Request): string => {
+  const hex = hashOf(request.ip ?? 'unknown');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+};
+
+/** Starts a fresh session, so that an id from before the sign-in is worth nothing after it. */
+async function enter(
+  { database, now }: Services,
+  request: Request,
+  { id }: PersonRow,
+  ownDevice: boolean,
+): Promise<SessionAnswer> {
+  await settled((done) => request.session.regenerate(done));
+  request.session.personId = id;
+  request.session.ownDevice = ownDevice;
+  if (ownDevice) request.session.cookie.maxAge = sessionLimits.own.wholeMs;
+  await settled((done) => request.session.save(done));
+  return sessionAnswer(await callerOf(database.sequelize, hashOf(request.sessionID), now()));
+}
+
+const settled = (act: (done: (error?: unknown) => void) => void): Promise<void> =>
+  new Promise((resolve, reject) => act((error) => (error ? reject(error as Error) : resolve())));

@@ -1,76 +1,96 @@
-import type { ClassName, StudentSignIn, TeacherSignIn, Who } from '@green-beam/contract';
+import type { ClassName, NewPassword, StudentSignIn, TeacherSignIn } from '@green-beam/contract';
 import { Op } from 'sequelize';
-import type { ClassRow, Database, PersonRow } from '../database/models';
+import type { ClassRow, PersonRow } from '../database/models';
 import { Problem } from '../http/problem';
-import type { SignInLimits } from './limits';
-import { nameKey, plainPassphrase, verifySecret } from './passphrase';
+import type { Services } from '../services';
+import type { Caller } from './caller';
+import { hashSecret, nameKey, plainPassphrase, verifySecret } from './passphrase';
 
-/** Who is signing in, from where. */
-interface Door {
-  readonly database: Database;
-  readonly limits: SignInLimits;
-  readonly address: string;
-}
-
-/** Signs a teacher in by name or address and password. @throws Problem */
+/** Signs a teacher in by name or address and password; gives who it is. @throws Problem */
 export async function signInTeacher(
-  { database, limits, address }: Door,
+  services: Services,
+  device: string,
   { name, password }: TeacherSignIn,
-): Promise<Who> {
-  const account = `teacher:${nameKey(name)}`;
+): Promise<PersonRow> {
+  const { sequelize, models } = services.database;
   const lower = (column: string) =>
-    database.sequelize.where(
-      database.sequelize.fn('lower', database.sequelize.col(column)),
-      name.trim().toLowerCase(),
-    );
-  await limits.check(account, address);
-  const teacher = await database.models.people.findOne({
+    sequelize.where(sequelize.fn('lower', sequelize.col(column)), name.trim().toLowerCase());
+  const teacher = await models.people.findOne({
     where: { role: 'teacher', [Op.or]: [lower('name'), lower('address')] },
   });
-  return admit({ database, limits, address }, account, teacher, password);
+  return admit(services, teacher, password, {
+    account: teacherAccount(teacher?.name ?? name),
+    device,
+    help: 'ask whoever runs Green Beam at your school for a new password.',
+  });
 }
 
-/** Signs a student in by class code, name and the passphrase on the slip. @throws Problem */
+/** Signs a student in by class code, name and the passphrase on the slip; gives who it is. @throws Problem */
 export async function signInStudent(
-  { database, limits, address }: Door,
+  services: Services,
+  device: string,
   { classCode, name, passphrase }: StudentSignIn,
-): Promise<Who> {
+): Promise<PersonRow> {
+  const { classes, classStudents, people } = services.database.models;
   const code = classCode.trim().toUpperCase();
-  const account = `student:${code}:${nameKey(name)}`;
-  await limits.check(account, address);
-  const { classes, classStudents, people } = database.models;
   const itsClass = await classes.findOne({ where: { code } });
   const enrolment =
     itsClass && (await classStudents.findOne({ where: { classId: itsClass.id, nameKey: nameKey(name) } }));
   const student = enrolment && (await people.findByPk(enrolment.personId));
-  return admit({ database, limits, address }, account, student, plainPassphrase(passphrase));
+  return admit(services, student, plainPassphrase(passphrase), {
+    account: studentAccount(code, name),
+    device,
+    help: 'ask your teacher for a new slip: it works at once.',
+  });
 }
+
+/** How a name is counted; longer ones than any account has share what they begin with. */
+const counted = (name: string): string => nameKey(name).slice(0, 120);
+export const studentAccount = (code: string, name: string): string => `student:${code}:${counted(name)}`;
+export const teacherAccount = (name: string): string => `teacher:${counted(name)}`;
 
 async function admit(
-  { database, limits, address }: Door,
-  account: string,
+  { database, limits }: Services,
   person: PersonRow | null,
   secret: string,
-): Promise<Who> {
-  if (!(await verifySecret(person?.secretHash, secret)) || !person) {
-    await limits.failed(account, address);
-    throw new Problem('sign-in-refused');
-  }
-  await limits.succeeded(account, address);
-  return whoIs(database, person);
+  guess: { readonly account: string; readonly device: string; readonly help: string },
+): Promise<PersonRow> {
+  const { knownDevices } = database.models;
+  const device = { personId: person?.id ?? '', deviceId: guess.device };
+  const known = person !== null && (await knownDevices.count({ where: { ...device } })) > 0;
+  await limits.count({ ...guess, known });
+  if (!(await verifySecret(person?.secretHash, secret)) || !person) throw new Problem('sign-in-refused');
+  await limits.right({ ...guess, known });
+  if (!known) await knownDevices.bulkCreate([device], { ignoreDuplicates: true });
+  return person;
 }
 
-/** A person with the classes they belong to. */
-export async function whoIs({ models }: Database, { id, role, name }: PersonRow): Promise<Who> {
-  const memberships =
-    role === 'teacher'
-      ? await models.classStaff.findAll({ where: { personId: id } })
-      : await models.classStudents.findAll({ where: { personId: id } });
-  const rows = await models.classes.findAll({
-    where: { id: memberships.map(({ classId }) => classId) },
-    order: [['createdAt', 'asc']],
+/** A teacher chooses another password; every other session of theirs ends. @throws Problem */
+export async function changePassword(
+  { database, publish }: Services,
+  who: Caller,
+  { current, next }: NewPassword,
+): Promise<void> {
+  const person = await database.models.people.findByPk(who.id);
+  if (!(await verifySecret(person?.secretHash, current)) || !person)
+    throw new Problem('not-valid', 'The password that you have now is not right.');
+  if (next === current) throw new Problem('not-valid', 'The new password is the one that you have already.');
+  if (nameKey(next) === nameKey(person.name))
+    throw new Problem('not-valid', 'Your own name is no password: anybody would try it first.');
+  await person.update({ secretHash: await hashSecret(next), mustChange: false });
+  await endSessions({ database, publish }, [who.id], who.sessionId);
+}
+
+/** Ends the sessions of some people, but one of them where it is named. */
+export async function endSessions(
+  { database, publish }: Pick<Services, 'database' | 'publish'>,
+  personIds: readonly string[],
+  except = '',
+): Promise<void> {
+  await database.models.sessions.destroy({
+    where: { personId: [...personIds], id: { [Op.ne]: except } },
   });
-  return { id, role, name, classes: rows.map(className) };
+  publish.people(personIds);
 }
 
 export const className = ({ id, code, name }: ClassRow): ClassName => ({ id, code, name });

@@ -1,21 +1,11 @@
-import { newShow, newStationShow, paths, takeShow as takeShowBody, type Who } from '@green-beam/contract';
+import { newShow, newStationShow, paths, takeShow as takeShowBody } from '@green-beam/contract';
 import type { Router } from 'express';
-import { mayManage, staffRoleIn } from '../classroom/membership';
+import { managerOwns, staffOwns } from '../classroom/membership';
 import { route } from '../http/route';
 import type { Services } from '../services';
 import { endShow, ofShowsClass, showDrawn, showFor, showStation, staffShowFor, takeShow } from './service';
 
-interface Named {
-  readonly who: Who;
-  readonly params: Readonly<Record<string, string>>;
-}
-
 export function showRoutes(router: Router, services: Services): void {
-  const { database } = services;
-  const isStaff = async ({ who, params }: Named) =>
-    void (await staffRoleIn(database, params['classId'] ?? '', who));
-  const manages = ({ who, params }: Named) => mayManage(database, params['classId'] ?? '', who);
-
   route(router, {
     method: 'get',
     path: paths.show,
@@ -28,36 +18,36 @@ export function showRoutes(router: Router, services: Services): void {
     allow: 'student',
     owns: ({ who, params }) => ofShowsClass(services, who, params['showId'] ?? ''),
     body: takeShowBody,
-    run: ({ who, params, body }) => takeShow(services, who, params['showId'] ?? '', body.id),
+    run: ({ who, owned, body }) => takeShow(services, who, owned, body.id),
   });
   route(router, {
     method: 'get',
     path: paths.classShow,
     allow: 'teacher',
-    owns: isStaff,
-    run: ({ who, params }) => staffShowFor(services, who, params['classId'] ?? ''),
+    owns: staffOwns,
+    run: ({ owned }) => staffShowFor(services, owned),
   });
   route(router, {
     method: 'post',
     path: paths.classShow,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: newShow,
-    run: ({ who, params, body }) => showDrawn(services, who, params['classId'] ?? '', body),
+    run: ({ who, owned, body }) => showDrawn(services, who, owned, body),
   });
   route(router, {
     method: 'post',
     path: paths.classStation,
     allow: 'teacher',
-    owns: manages,
+    owns: managerOwns,
     body: newStationShow,
-    run: ({ who, params, body }) => showStation(services, who, params['classId'] ?? '', body),
+    run: ({ who, owned, body }) => showStation(services, who, owned, body),
   });
   route(router, {
     method: 'delete',
     path: paths.classShow,
     allow: 'teacher',
-    owns: manages,
-    run: ({ params }) => endShow(services, params['classId'] ?? ''),
+    owns: managerOwns,
+    run: ({ owned }) => endShow(services, owned),
   });
 }

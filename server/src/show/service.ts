@@ -5,7 +5,6 @@ import type {
   ShowAnswer,
   ShowLine,
   StaffShowAnswer,
-  Who,
 } from '@green-beam/contract';
 import {
   Exact,
@@ -21,16 +20,18 @@ import {
   type Setting,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
-import { layOutSetting, orNotValid } from '../bench/service';
-import { conventionsOfClass, staffRoleIn } from '../classroom/membership';
+import { orNotValid } from '../bench/judging';
+import { layOutSetting } from '../bench/service';
 import type { ShowRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
+import type { Caller } from '../session/caller';
+import { conventionsOfClass } from '../classroom/conventions';
 
 /** Shows a drawn setting to a class, in place of what was shown before. @throws Problem */
 export function showDrawn(
   services: Services,
-  who: Who,
+  who: Caller,
   classId: string,
   wanted: NewShow,
 ): Promise<StaffShowAnswer> {
@@ -39,7 +40,7 @@ export function showDrawn(
   const text = wanted.indicates ?? null;
   const indicates = text === null ? undefined : orNotValid(() => onScale(text, model));
   return show(services, who, classId, wanted.id, async () => {
-    const { body } = await conventionsOfClass(services.database, classId);
+    const { body } = await conventionsOfClass(services, classId);
     return sampleShow(instrument, model, body, services.seed(), indicates);
   });
 }
@@ -47,7 +48,7 @@ export function showDrawn(
 /** Has a class read a real set-up in the room. @throws Problem */
 export function showStation(
   services: Services,
-  who: Who,
+  who: Caller,
   classId: string,
   { id, kind, model, tag, reading, tolerance }: NewStationShow,
 ): Promise<StaffShowAnswer> {
@@ -72,7 +73,7 @@ export function showStation(
 
 async function show(
   services: Services,
-  who: Who,
+  who: Caller,
   classId: string,
   id: string,
   make: () => Promise<Setting>,
@@ -92,41 +93,37 @@ async function show(
         model: setting.model,
         setting,
       });
-      if (before) await models.showEnds.create({ showId: before.id });
     } catch (error) {
       if (!(error instanceof UniqueConstraintError)) throw error;
     }
+    if (before) await end(services, before.id);
   }
-  await tell(services, classId);
-  return staffShowFor(services, who, classId);
+  services.publish.show(classId);
+  return staffShowFor(services, classId);
 }
 
 /** Ends what is shown. Ending it twice is harmless. */
 export async function endShow(services: Services, classId: string): Promise<void> {
   const current = await currentShow(services, classId);
-  if (current) await services.database.models.showEnds.create({ showId: current.id });
-  await tell(services, classId);
+  if (current) await end(services, current.id);
+  services.publish.show(classId);
 }
 
-/** Tells the open pages of a class that what is shown, or what was answered, has changed. */
-export async function tell({ database, live }: Services, classId: string): Promise<void> {
-  const students = await database.models.classStudents.findAll({ where: { classId } });
-  live.tell({ changed: 'show', classId, readers: students.map(({ personId }) => personId) });
-}
+/** However many end it at once, it ends once. */
+const end = async ({ database }: Services, showId: string): Promise<void> =>
+  void (await database.models.showEnds.bulkCreate([{ showId }], { ignoreDuplicates: true }));
 
 /** What is shown to a student's class, if anything is. */
-export async function showFor(services: Services, { classes: [first] }: Who): Promise<ShowAnswer> {
+export async function showFor(services: Services, { classes: [first] }: Caller): Promise<ShowAnswer> {
   const row = first ? await currentShow(services, first.id) : null;
   return { show: row && lineOf(row) };
 }
 
 /** What a class is shown, with its key and the class's answers: for the staff alone. @throws Problem */
-export async function staffShowFor(services: Services, who: Who, classId: string): Promise<StaffShowAnswer> {
-  const { database } = services;
-  await staffRoleIn(database, classId, who);
+export async function staffShowFor(services: Services, classId: string): Promise<StaffShowAnswer> {
   const row = await currentShow(services, classId);
   if (!row) return { show: null };
-  const { body: conventions } = await conventionsOfClass(database, classId);
+  const { body: conventions } = await conventionsOfClass(services, classId);
   const instrument = readWith(instrumentOf(row.kind), row.setting);
   const setting = instrument.under?.(row.setting, conventions) ?? row.setting;
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
@@ -172,29 +169,32 @@ async function answersTo({ database }: Services, showId: string) {
 /** Gives a student their own go at what their class is shown; asked again, the same one. @throws Problem */
 export async function takeShow(
   services: Services,
-  who: Who,
-  showId: string,
+  who: Caller,
+  row: ShowRow,
   id: string,
 ): Promise<SettingAnswer> {
   const { models } = services.database;
-  const row = await models.shows.findByPk(showId);
-  if (!row) throw new Problem('not-found');
-  const known = await models.practiceSettings.findOne({ where: { showId, personId: who.id } });
+  const known = await models.practiceSettings.findOne({ where: { showId: row.id, personId: who.id } });
   return layOutSetting(services, who, known?.id ?? id, {
     kind: row.kind,
     model: row.model,
     mode: 'read',
     seed: 0,
     setting: row.setting,
-    showId,
+    showId: row.id,
   });
 }
 
 /** A show belongs to a class; its students and staff may take it. @throws Problem */
-export async function ofShowsClass({ database }: Services, { classes }: Who, showId: string): Promise<void> {
+export async function ofShowsClass(
+  { database }: Services,
+  { classes }: Caller,
+  showId: string,
+): Promise<ShowRow> {
   const row = await database.models.shows.findByPk(showId);
   if (!row) throw new Problem('not-found');
   if (!classes.some(({ id }) => id === row.classId)) throw new Problem('not-allowed');
+  return row;
 }
 
 async function currentShow({ database }: Services, classId: string): Promise<ShowRow | null> {

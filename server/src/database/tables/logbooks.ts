@@ -37,6 +37,22 @@ export interface LogbookEntryRow extends Row {
   replaces: string | null;
   reason: string | null;
   writtenAt: Date;
+  /** Whose clock `writtenAt` is by: the writer's, or the server's where the writer's cannot be. */
+  timedBy?: 'writer' | 'receipt';
+  /** The block that it came in, if it came in one. */
+  blockId?: string | null;
+  /** The number of the entry before it in this logbook; null for those from before there was one. */
+  prior?: string | null;
+}
+
+/** A reading that was taken from a connected balance. */
+export interface BalanceReadingRow extends Row {
+  id: string;
+  personId: string;
+  text: string;
+  unit: string;
+  /** The entry that it was written as; null until then. */
+  entryId: string | null;
 }
 
 export interface LogbookPhotoRow extends Row {
@@ -86,6 +102,16 @@ export const logbooksTables = (table: Define) => ({
     replaces: UUID,
     reason: TEXT,
     writtenAt: needed(DATE),
+    timedBy: { ...needed(TEXT), defaultValue: 'writer' },
+    blockId: UUID,
+    prior: BIGINT,
+  }),
+  balanceReadings: table<BalanceReadingRow>('balance_readings', {
+    id: id(),
+    personId: needed(UUID),
+    text: needed(TEXT),
+    unit: needed(TEXT),
+    entryId: UUID,
   }),
   logbookPhotos: table<LogbookPhotoRow>('logbook_photos', {
     id: id(),

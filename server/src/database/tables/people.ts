@@ -9,6 +9,25 @@ export interface PersonRow extends Row {
   name: string;
   address: string | null;
   secretHash: string;
+  /** True while the password is the printed first one. */
+  mustChange?: boolean;
+  /** What a browser locks this person's unsent words with; given only to whom it belongs. */
+  sealKey?: string;
+}
+
+export interface SessionRow extends Row {
+  /** A hash of what the cookie holds. */
+  id: string;
+  personId: string;
+  /** True on a device of one's own: the session outlives the browser. */
+  ownDevice: boolean;
+  startedAt: Date;
+  seenAt: Date;
+}
+
+export interface KnownDeviceRow extends Row {
+  personId: string;
+  deviceId: string;
 }
 
 export interface ClassRow extends Row {
@@ -50,7 +69,7 @@ export interface BenchGroupMemberRow extends Row {
   personId: string;
 }
 
-const { BOOLEAN, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+const { BOOLEAN, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 
 /** Who there is, and which class and bench they belong to. */
 export const peopleTables = (table: Define) => ({
@@ -60,7 +79,17 @@ export const peopleTables = (table: Define) => ({
     name: needed(TEXT),
     address: TEXT,
     secretHash: needed(TEXT),
+    mustChange: { ...needed(BOOLEAN), defaultValue: false },
+    sealKey: { ...needed(UUID), defaultValue: DataTypes.UUIDV4 },
   }),
+  sessions: table<SessionRow>('sessions', {
+    id: { type: TEXT, primaryKey: true },
+    personId: needed(UUID),
+    ownDevice: needed(BOOLEAN),
+    startedAt: needed(DATE),
+    seenAt: needed(DATE),
+  }),
+  knownDevices: table<KnownDeviceRow>('known_devices', { personId: key(), deviceId: key() }),
   classes: table<ClassRow>('classes', { id: id(), code: needed(TEXT), name: needed(TEXT) }),
   classConventions: table<ClassConventionsRow>('class_conventions', {
     id: id(),

@@ -3,11 +3,12 @@ import type { Router } from 'express';
 import { route } from '../http/route';
 import type { Services } from '../services';
 
-export function liveRoutes(router: Router, { live }: Services): void {
+export function eventRoutes(router: Router, { publish }: Services): void {
   route(router, {
     method: 'get',
     path: paths.events,
     allow: 'signed-in',
-    run: async ({ who, response }) => live.listen(who, response),
+    beforeChange: true,
+    run: async ({ who, response }) => publish.streams.listen(who, response),
   });
 }

@@ -1,0 +1,31 @@
+/** Every address of the pages; `:names` stand for anything. Addresses beside these lead nowhere. */
+export const screens = [
+  '/',
+  '/account',
+  '/bench',
+  '/bench/which',
+  '/bench/balance',
+  '/bench/:settingId',
+  '/figures',
+  '/figures/drills',
+  '/figures/drills/:itemId',
+  '/figures/rearrange',
+  '/figures/spot',
+  '/figures/cards',
+  '/logbook',
+  '/logbook/:logbookId',
+  '/logbook/:logbookId/uncertainty',
+  '/logbook/:logbookId/second-look',
+  '/logbook/:logbookId/history',
+  '/logbook/:logbookId/report',
+  '/class/:classId',
+  '/class/:classId/investigations',
+  '/class/:classId/investigations/edit',
+  '/class/:classId/show',
+  '/class/:classId/roster',
+] as const;
+
+const patterns = screens.map((screen) => new RegExp(`^${screen.replace(/:\w+/g, '[^/.][^/]*')}/?$`));
+
+/** True for an address that shows a screen. */
+export const isScreen = (path: string): boolean => patterns.some((pattern) => pattern.test(path));

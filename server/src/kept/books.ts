@@ -1,0 +1,165 @@
+import type { LogbookLine } from '@green-beam/contract';
+import { besides, OutcomeReckoner, tableOf, type Conventions, type Entry } from '@green-beam/core';
+import { LRUCache } from 'lru-cache';
+import { QueryTypes } from 'sequelize';
+import type { Database } from '../database/models';
+import { asEntry, type EntryRow } from '../logbook/entryRow';
+import type { KeptInvestigation } from './kept';
+
+/** A logbook, who writes in it and how far it has come, as a list of them shows it. */
+export interface BookLine {
+  readonly line: LogbookLine;
+  readonly members: readonly string[];
+}
+
+/** Which logbooks are wanted. */
+export type Wanted =
+  { readonly inClass: string; readonly members?: readonly string[] } | { readonly ofPerson: string };
+
+interface Row {
+  readonly id: string;
+  readonly investigationId: string;
+  readonly conventionsId: string;
+  readonly members: readonly { readonly id: string; readonly name: string }[];
+  readonly last: string | null;
+}
+
+interface Source {
+  conventions(id: string): Promise<Conventions>;
+  investigation(id: string): Promise<KeptInvestigation>;
+}
+
+/** One logbook's entries so far, and what they amount to. */
+class Fold {
+  readonly #entries: Entry[] = [];
+  readonly #reckoner: OutcomeReckoner;
+  last = 0;
+  line: Pick<LogbookLine, 'completeTrials' | 'resultText' | 'handedIn'> = {
+    completeTrials: 0,
+    resultText: null,
+    handedIn: false,
+  };
+
+  constructor({ body }: KeptInvestigation, conventions: Conventions) {
+    this.#reckoner = new OutcomeReckoner(body, conventions);
+  }
+
+  add(rows: readonly EntryRow[]): void {
+    for (const row of rows) {
+      this.#entries.push(asEntry(row));
+      this.last = Math.max(this.last, Number(row.seq));
+    }
+    const outcome = this.#reckoner.outcomeOf(tableOf(this.#entries));
+    const [first] = outcome.results;
+    this.line = {
+      completeTrials: outcome.complete,
+      resultText: first?.state === 'reckoned' && outcome.trialsWanted === 0 ? first.result.text : null,
+      handedIn: this.#entries.some(({ column }) => column === besides.handIn),
+    };
+  }
+}
+
+/** Logbooks in a line each. What was reckoned of one is kept and added to; whether something is new is asked each time. */
+export class Books {
+  readonly #kept = new LRUCache<string, Fold>({ max: 1_500 });
+  readonly #database: Database;
+  readonly #source: Source;
+
+  constructor(database: Database, source: Source) {
+    this.#database = database;
+    this.#source = source;
+  }
+
+  async lines(wanted: Wanted): Promise<BookLine[]> {
+    const rows = await this.#rows(wanted);
+    const folds = new Map(
+      await Promise.all(
+        rows.map(async ({ id, investigationId, conventionsId }) => {
+          const fold =
+            this.#kept.get(id) ??
+            new Fold(
+              await this.#source.investigation(investigationId),
+              await this.#source.conventions(conventionsId),
+            );
+          return [id, fold] as const;
+        }),
+      ),
+    );
+    const stale = rows.filter(({ id, last }) => Number(last ?? 0) > (folds.get(id)?.last ?? 0));
+    const fresh = await this.#entries(stale.map(({ id }) => [id, folds.get(id)?.last ?? 0] as const));
+    for (const [id, fold] of folds) {
+      const added = fresh.get(id);
+      // Somebody else may have read the same meanwhile.
+      const news = added?.filter(({ seq }) => Number(seq) > fold.last) ?? [];
+      if (news.length > 0) fold.add(news);
+      this.#kept.set(id, fold);
+    }
+    return Promise.all(
+      rows.map(async (row) => {
+        const { id, body } = await this.#source.investigation(row.investigationId);
+        return {
+          members: row.members.map((member) => member.id),
+          line: {
+            ...headOf(id, body),
+            logbookId: row.id,
+            readers: row.members.map(({ name }) => name),
+            ...(folds.get(row.id)?.line ?? { completeTrials: 0, resultText: null, handedIn: false }),
+          },
+        };
+      }),
+    );
+  }
+
+  #rows(wanted: Wanted): Promise<Row[]> {
+    const [where, bind] =
+      'ofPerson' in wanted
+        ? ['l.id in (select logbook_id from logbook_members where person_id = $1)', [wanted.ofPerson]]
+        : wanted.members
+          ? [
+              'i.class_id = $1 and l.id in (select logbook_id from logbook_members where person_id = any($2))',
+              [wanted.inClass, [...wanted.members]],
+            ]
+          : ['i.class_id = $1', [wanted.inClass]];
+    return this.#database.sequelize.query<Row>(
+      `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId",
+              (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name), '[]'::json)
+                 from logbook_members m join people p on p.id = m.person_id where m.logbook_id = l.id) as members,
+              (select max(seq) from logbook_entries e where e.logbook_id = l.id) as last
+         from logbooks l join investigations i on i.id = l.investigation_id
+        where ${where}
+        order by l.created_at, l.id`,
+      { type: QueryTypes.SELECT, bind },
+    );
+  }
+
+  /** Entries after a number, by logbook. */
+  async #entries(
+    after: readonly (readonly [id: string, seq: number])[],
+  ): Promise<ReadonlyMap<string, EntryRow[]>> {
+    const byBook = new Map<string, EntryRow[]>();
+    if (after.length === 0) return byBook;
+    const rows = await this.#database.sequelize.query<EntryRow & { logbookId: string }>(
+      `select e.id, e.seq, e.logbook_id as "logbookId", e.trial, e."column", e.text, e.tag, e.origin, e.replaces, e.reason,
+              e.written_at as "writtenAt", e.created_at as "createdAt", e.timed_by as "timedBy"
+         from unnest($1::uuid[], $2::bigint[]) as a(book, after)
+         join logbook_entries e on e.logbook_id = a.book and e.seq > a.after
+        order by e.seq`,
+      { type: QueryTypes.SELECT, bind: [after.map(([id]) => id), after.map(([, seq]) => seq)] },
+    );
+    for (const row of rows) {
+      const own = byBook.get(row.logbookId) ?? [];
+      own.push(row);
+      byBook.set(row.logbookId, own);
+    }
+    return byBook;
+  }
+}
+
+/** What a line says of its investigation. */
+export const headOf = (id: string, { title, object, tables, results }: KeptInvestigation['body']) => ({
+  investigationId: id,
+  title,
+  object,
+  trialsWanted: tables.reduce((sum, { trials }) => sum + trials, 0),
+  resultSymbol: results[0]?.symbol ?? '',
+});

@@ -1,0 +1,56 @@
+import { presetNamed, type Conventions, type Investigation } from '@green-beam/core';
+import { LRUCache } from 'lru-cache';
+import type { Database } from '../database/models';
+import { Problem } from '../http/problem';
+import { Books } from './books';
+import { Practices } from './practices';
+
+export interface KeptInvestigation {
+  readonly id: string;
+  readonly classId: string;
+  readonly familyId: string;
+  readonly version: number;
+  readonly body: Investigation;
+}
+
+/**
+ * What this process keeps of the database, so that it is not read and reckoned again at every call: rows that never change, and
+ * what was gathered from rows that are only ever added. All of it can be thrown away at any moment.
+ */
+export interface Kept {
+  /** @param id null for the standard preset, which who belongs to no class goes by. @throws Problem */
+  conventions(id: string | null): Promise<Conventions>;
+  /** @throws Problem for one that there is not. */
+  investigation(id: string): Promise<KeptInvestigation>;
+  readonly practices: Practices;
+  readonly books: Books;
+}
+
+export function createKept(database: Database): Kept {
+  const { models } = database;
+  const conventions = new LRUCache<string, Conventions>({ max: 2_000 });
+  const investigations = new LRUCache<string, KeptInvestigation>({ max: 2_000 });
+  const kept: Kept = {
+    conventions: async (id) => {
+      if (id === null) return presetNamed('Chemistry bench');
+      const known = conventions.get(id) ?? (await models.classConventions.findByPk(id))?.body;
+      if (!known) throw new Problem('not-found', 'This class has no conventions.');
+      conventions.set(id, known);
+      return known;
+    },
+    investigation: async (id) => {
+      const known = investigations.get(id) ?? (await models.investigations.findByPk(id));
+      if (!known) throw new Problem('not-found');
+      const { classId, familyId, version, body } = known;
+      const line = { id, classId, familyId, version, body };
+      investigations.set(id, line);
+      return line;
+    },
+    practices: new Practices(database),
+    books: new Books(database, {
+      conventions: (id) => kept.conventions(id),
+      investigation: (id) => kept.investigation(id),
+    }),
+  };
+  return kept;
+}

@@ -1,0 +1,69 @@
+import type { ArrivedEntries } from '@green-beam/contract';
+import { randomUUID } from 'node:crypto';
+import type { Logger } from 'pino';
+import { QueryTypes } from 'sequelize';
+import type { Database } from '../database/models';
+import { notifyStatement, openChannel } from './channel';
+import { Streams } from './streams';
+
+/** A change, as it goes from process to process. */
+export type Change =
+  /** Students of a class have something new on the board. */
+  | { readonly kind: 'board'; readonly classId: string; readonly students: readonly string[] }
+  | {
+      readonly kind: 'logbook';
+      readonly logbookId: string;
+      readonly classId: string;
+      /** Who writes in it. */
+      readonly members: readonly string[];
+      readonly arrived: ArrivedEntries | null;
+    }
+  | { readonly kind: 'show' | 'answers'; readonly classId: string }
+  /** Something about these people's sessions or classes is other than before. */
+  | { readonly kind: 'people'; readonly people: readonly string[] };
+
+/** Tells open pages what changed, through whichever process they are open. */
+export interface Publish {
+  board(classId: string, students: readonly string[]): void;
+  logbook(change: Omit<Extract<Change, { kind: 'logbook' }>, 'kind'>): void;
+  show(classId: string): void;
+  answers(classId: string): void;
+  people(people: readonly string[]): void;
+  readonly streams: Streams;
+  close(): Promise<void>;
+}
+
+/** Entries that are longer than this are fetched by those who want them. */
+const longestArrival = 4_000;
+
+/** @param directUrl a connection without a pooler, to listen on. */
+export function createPublish(database: Database, directUrl: string, log: Logger, now: () => Date): Publish {
+  const streams = new Streams(database, log, now);
+  const channel = openChannel({
+    url: directUrl,
+    log,
+    self: randomUUID(),
+    notify: (payload) =>
+      database.sequelize.query(notifyStatement, { type: QueryTypes.SELECT, bind: [payload] }),
+    heard: (message) => streams.tell(message as Change),
+    missed: () => streams.tellMissed(),
+  });
+  const send = (change: Change) => channel.send(change);
+  return {
+    board: (classId, students) => send({ kind: 'board', classId, students }),
+    logbook: (change) => send({ kind: 'logbook', ...change, arrived: shortEnough(change.arrived) }),
+    show: (classId) => send({ kind: 'show', classId }),
+    answers: (classId) => send({ kind: 'answers', classId }),
+    people: (people) => send({ kind: 'people', people }),
+    streams,
+    close: async () => {
+      streams.close();
+      await channel.close();
+    },
+  };
+}
+
+const shortEnough = (arrived: ArrivedEntries | null): ArrivedEntries | null =>
+  arrived && arrived.entries.length <= 20 && JSON.stringify(arrived).length <= longestArrival
+    ? arrived
+    : null;

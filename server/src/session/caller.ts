@@ -1,0 +1,111 @@
+import type { ClassOfOnes, Role, Who } from '@green-beam/contract';
+import { QueryTypes, type Sequelize } from 'sequelize';
+
+/** Who calls, as the database knows them at this moment. */
+export interface Caller extends Who {
+  /** True while the password is the printed first one. */
+  readonly mustChange: boolean;
+  /** True where the scale may be described to this student. */
+  readonly spoken: boolean;
+  /** The conventions in force in their first class; null without a class. */
+  readonly conventionsId: string | null;
+  readonly sealKey: string;
+  /** The session of this call, and whether it is on a device of one's own. */
+  readonly sessionId: string;
+  readonly ownDevice: boolean;
+}
+
+const minute = 60_000;
+const day = 24 * 60 * minute;
+
+/** How long a session lasts: since it was used last, and in all. On a shared laptop it ends with the browser besides. */
+export const sessionLimits = {
+  shared: { idleMs: 3 * 60 * minute, wholeMs: 12 * 60 * minute },
+  own: { idleMs: 14 * day, wholeMs: 90 * day },
+} as const;
+
+/** When it was used last is written down this often at most. */
+const seenEveryMs = 5 * minute;
+
+interface Row {
+  readonly id: string;
+  readonly sessionId: string;
+  readonly ownDevice: boolean;
+  readonly role: Role;
+  readonly name: string;
+  readonly mustChange: boolean;
+  readonly sealKey: string;
+  readonly classes: readonly (ClassOfOnes & { readonly spoken: boolean })[];
+  readonly conventionsId: string | null;
+}
+
+/** Sessions that still hold, with who is theirs: $1 their ids, $2 to $5 how early they may have been begun or used last. */
+const holding = `
+  from sessions s join people p on p.id = s.person_id
+  left join lateral (
+    select coalesce(json_agg(one order by one."createdAt"), '[]'::json) as classes,
+           (array_agg(one.id order by one."createdAt"))[1] as first
+      from (
+        select c.id, c.code, c.name, c.created_at as "createdAt", m.role as part, false as spoken
+          from class_staff m join classes c on c.id = m.class_id
+         where p.role = 'teacher' and m.person_id = p.id
+        union all
+        select c.id, c.code, c.name, c.created_at, 'student', m.spoken
+          from class_students m join classes c on c.id = m.class_id
+         where p.role = 'student' and m.person_id = p.id
+      ) one
+  ) k on true
+ where s.id = any($1)
+   and s.started_at > case when s.own_device then $2::timestamptz else $3::timestamptz end
+   and s.seen_at > case when s.own_device then $4::timestamptz else $5::timestamptz end
+   and (p.role = 'teacher' or k.first is not null)`;
+
+const limitsAt = (now: Date): Date[] =>
+  [
+    sessionLimits.own.wholeMs,
+    sessionLimits.shared.wholeMs,
+    sessionLimits.own.idleMs,
+    sessionLimits.shared.idleMs,
+  ].map((limit) => new Date(now.getTime() - limit));
+
+/** Who calls in a session; null where it has ended, or where a student belongs to no class any more. One query. */
+export async function callerOf(sequelize: Sequelize, sessionId: string, now: Date): Promise<Caller | null> {
+  const [row] = await sequelize.query<Row>(
+    `with seen as (
+       update sessions set seen_at = $6 where id = any($1) and seen_at < $7
+         and seen_at > case when own_device then $4::timestamptz else $5::timestamptz end
+     )
+     select s.id as "sessionId", s.own_device as "ownDevice", p.id, p.role, p.name, p.must_change as "mustChange",
+            p.seal_key as "sealKey", k.classes,
+            (select id from class_conventions where class_id = k.first order by version desc limit 1) as "conventionsId"
+     ${holding}`,
+    {
+      type: QueryTypes.SELECT,
+      bind: [[sessionId], ...limitsAt(now), now, new Date(now.getTime() - seenEveryMs)],
+    },
+  );
+  if (!row) return null;
+  const { classes, ...rest } = row;
+  return {
+    ...rest,
+    classes: classes.map(({ id, code, name, part }) => ({ id, code, name, part })),
+    spoken: classes.some(({ spoken }) => spoken),
+  };
+}
+
+/** Which of many sessions still hold, each with the classes of its person. One query. */
+export async function holdingAmong(
+  sequelize: Sequelize,
+  sessionIds: readonly string[],
+  now: Date,
+): Promise<ReadonlyMap<string, readonly string[]>> {
+  if (sessionIds.length === 0) return new Map();
+  const rows = await sequelize.query<{ id: string; classes: readonly { readonly id: string }[] }>(
+    `select s.id, k.classes ${holding}`,
+    { type: QueryTypes.SELECT, bind: [[...sessionIds], ...limitsAt(now)] },
+  );
+  return new Map(rows.map(({ id, classes }) => [id, classes.map((one) => one.id)]));
+}
+
+/** What the pages are told of who is signed in. */
+export const whoOf = ({ id, role, name, classes }: Caller): Who => ({ id, role, name, classes });
