@@ -1,4 +1,4 @@
-import type { ProblemCode, ProblemDocument } from '@green-beam/contract';
+import { personHeader, personParameter, type ProblemCode, type ProblemDocument } from '@green-beam/contract';
 
 /** A refusal by the server, in its own plain sentence. */
 export class ApiProblem extends Error {
@@ -18,23 +18,56 @@ export class NoConnection extends Error {
   }
 }
 
-/** @throws ApiProblem or NoConnection */
-export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** Whose page this is: every request says so, and the server refuses it where somebody else has signed in meanwhile. */
+let person: string | null = null;
+const ended = new Set<() => void>();
+
+export const speakFor = (id: string | null): void => void (person = id);
+
+/** Told when the server says that the session of this page's person has ended. */
+export function onSessionEnded(tell: () => void): () => void {
+  ended.add(tell);
+  return () => ended.delete(tell);
+}
+
+/** An address that a picture or a stream is fetched from: it says for whom. */
+export const addressFor = (path: string): string =>
+  `${path}${path.includes('?') ? '&' : '?'}${personParameter}=${person ?? ''}`;
+
+/**
+ * @param body plain data, or a file.
+ * @param of for whom the request is made; the person of this page unless it says otherwise.
+ * @throws ApiProblem or NoConnection
+ */
+export async function call<T>(
+  method: Method,
+  path: string,
+  body?: unknown,
+  of: string | null = person,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        ...(of === null ? {} : { [personHeader]: of }),
+        ...(body === undefined
+          ? {}
+          : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     });
   } catch {
     throw new NoConnection();
   }
   const answer: unknown = await response.json().catch(() => undefined);
   if (response.ok && answer !== undefined) return answer as T;
-  if (isProblem(answer)) throw new ApiProblem(answer.code, answer.status, answer.detail);
-  throw new NoConnection();
+  if (!isProblem(answer)) throw new NoConnection();
+  if (['not-signed-in', 'other-person', 'password-first'].includes(answer.code))
+    ended.forEach((tell) => tell());
+  throw new ApiProblem(answer.code, answer.status, answer.detail);
 }
 
 const isProblem = (answer: unknown): answer is ProblemDocument =>

@@ -17,6 +17,17 @@ const queries = new QueryClient({
   },
 });
 
+/** A page that has only just opened can still be exchanged for a newer one without anybody noticing. */
+const justOpenedMs = 8_000;
+void import('virtual:pwa-register').then(({ registerSW }) => {
+  const renew = registerSW({
+    immediate: true,
+    onNeedRefresh: () => {
+      if (performance.now() < justOpenedMs) void renew(true);
+    },
+  });
+});
+
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no place for the application.');
 createRoot(root).render(

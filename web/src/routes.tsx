@@ -10,6 +10,7 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <p />,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./today/Today')).Today }) },
+      { path: 'account', lazy: async () => ({ Component: (await import('./session/Account')).Account }) },
       { path: 'bench', lazy: async () => ({ Component: (await import('./bench/BenchIndex')).BenchIndex }) },
       {
         path: 'bench/which',

@@ -1,5 +1,7 @@
 import { beforeEach } from 'vitest';
 
+export { Blob as NodeBlob } from 'node:buffer';
+
 /** The files that a page hands to the browser, since the test began. */
 export function handedOver() {
   const files: { readonly name: string; readonly text: Promise<string> }[] = [];

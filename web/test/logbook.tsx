@@ -1,4 +1,4 @@
-import type { LogbookAnswer, NewEntry, Who } from '@green-beam/contract';
+import type { ArrivedEntries, LogbookAnswer, NewEntry, Who } from '@green-beam/contract';
 import { columnOf, presetNamed, type Entry, type Investigation } from '@green-beam/core';
 import { screen } from '@testing-library/react';
 import { History } from '../src/logbook/History';
@@ -52,6 +52,10 @@ export async function openLogbook(
     if (!stored.some(({ id }) => id === own.id)) stored.push(own);
     return own;
   };
+  const added = (bodies: readonly NewEntry[]): ArrivedEntries => {
+    const after = stored.length;
+    return { entries: bodies.map(keep), after, last: stored.length };
+  };
   const server = serve({
     'GET /api/balance': { state: 'none' },
     'GET /api/logbooks/book': () => ({
@@ -69,10 +73,8 @@ export async function openLogbook(
       entries: stored.slice(Number(query.get('after'))),
       last: stored.length,
     }),
-    'POST /api/logbooks/book/entries': ({ body }) => ({ entry: keep(body as unknown as NewEntry) }),
-    'POST /api/logbooks/book/blocks': ({ body }) => ({
-      entries: (body['entries'] as NewEntry[]).map(keep),
-    }),
+    'POST /api/logbooks/book/entries': ({ body }) => added([body as unknown as NewEntry]),
+    'POST /api/logbooks/book/blocks': ({ body }) => added(body['entries'] as NewEntry[]),
     ...answers,
   });
   const view = open(routes, `/logbook/book${page && `/${page}`}`, who);

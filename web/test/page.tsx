@@ -1,4 +1,4 @@
-import type { ProblemCode, Who } from '@green-beam/contract';
+import { personHeader, type ClassOfOnes, type ProblemCode, type Who } from '@green-beam/contract';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -13,6 +13,8 @@ export interface Call {
   readonly path: string;
   readonly query: URLSearchParams;
   readonly body: Record<string, unknown>;
+  /** For whom it says that it asks. */
+  readonly person: string | null;
 }
 
 /** What a made-up server answers at each `METHOD /path`; a `*` stands for one part of the path. */
@@ -26,7 +28,7 @@ export const refusal = (status: number, code: ProblemCode, detail: string): Resp
 export function serve(answers: Answers) {
   const calls: Call[] = [];
   const net = { up: true };
-  vi.stubGlobal('fetch', async (address: string, { method = 'GET', body }: RequestInit = {}) => {
+  vi.stubGlobal('fetch', async (address: string, { method = 'GET', body, headers }: RequestInit = {}) => {
     if (!net.up) throw new TypeError('no connection');
     const url = new URL(address, 'http://desk.test');
     const call: Call = {
@@ -34,6 +36,7 @@ export function serve(answers: Answers) {
       path: url.pathname,
       query: url.searchParams,
       body: typeof body === 'string' ? (JSON.parse(body) as Record<string, unknown>) : {},
+      person: new Headers(headers).get(personHeader),
     };
     calls.push(call);
     const found = Object.entries(answers).find(([pattern]) => fits(pattern, `${method} ${url.pathname}`));
@@ -55,8 +58,9 @@ const fits = (pattern: string, line: string): boolean => {
 };
 
 export const tern = { id: 'tern', code: 'TERN9', name: '9 Tern' };
-export const student: Who = { id: 'ada', role: 'student', name: 'Ada Lind', classes: [tern] };
-export const teacher: Who = { id: 'marrow', role: 'teacher', name: 'Ms Marrow', classes: [tern] };
+const as = (part: ClassOfOnes['part']) => [{ ...tern, part }];
+export const student: Who = { id: 'ada', role: 'student', name: 'Ada Lind', classes: as('student') };
+export const teacher: Who = { id: 'marrow', role: 'teacher', name: 'Ms Marrow', classes: as('owner') };
 
 /** A page or a part of one, as somebody who has signed in sees it. */
 export function open(routes: RouteObject[], address = '/', who: Who = student) {

@@ -1,6 +1,9 @@
 import '@testing-library/jest-dom/vitest';
+import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
+import { database } from '../src/outbox/database';
+import { Locks } from './locks';
 import { Stream } from './stream';
 
 /** What browsers have and jsdom lacks, as far as the pages ask for it. */
@@ -30,6 +33,7 @@ Blob.prototype.text = function text(this: Blob) {
     reader.readAsText(this);
   });
 };
+Object.defineProperty(navigator, 'locks', { value: new Locks() });
 Element.prototype.hasPointerCapture = () => true;
 Element.prototype.setPointerCapture = () => undefined;
 Element.prototype.releasePointerCapture = () => undefined;
@@ -38,8 +42,10 @@ Element.prototype.scrollIntoView = () => undefined;
 // A whole page in every message helps nobody.
 configure({ getElementError: (message) => new Error(message ?? 'not found') });
 
-afterEach(() => {
+afterEach(async () => {
   cleanup();
   vi.unstubAllGlobals();
   localStorage.clear();
+  const kept = await database();
+  for (const store of kept.objectStoreNames) await kept.clear(store);
 });

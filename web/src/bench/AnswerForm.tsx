@@ -2,6 +2,8 @@ import type { AttemptAnswer, SettingAnswer } from '@green-beam/contract';
 import { useId, useRef, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
 import { UnitChoice } from '../ui/UnitChoice';
@@ -22,11 +24,12 @@ export function AnswerForm({
   readonly setting: SettingAnswer;
   readonly handsNow: () => Hands | null;
 }) {
-  const [text, setText] = useDraft(`${setting.id}/text`);
+  const [text, setText, , unkept] = useDraft(`${setting.id}/text`);
   const [unit, setUnit] = useDraft(`${setting.id}/unit`);
   const [partsText, setPartsText] = useDraft(`${setting.id}/parts`);
   const parts = readParts(partsText);
   const tries = useTries(setting.id);
+  const [keep, trouble] = useKeeping();
   const layOut = useLayOut();
   const navigate = useNavigate();
   const hintId = useId();
@@ -41,7 +44,7 @@ export function AnswerForm({
         ? void navigate('/bench')
         : layOut.mutate({ kind: setting.kind, mode: setting.mode });
     if (text.trim() === '' || tries.waiting) return field.current?.focus();
-    tries.check(text, unit, handsNow(), setting.parts.length > 0 ? parts : null);
+    void keep(tries.check(text, unit, handsNow(), setting.parts.length > 0 ? parts : null));
     field.current?.select();
   };
 
@@ -65,6 +68,7 @@ export function AnswerForm({
           onWrite={(key, part) => setPartsText(JSON.stringify({ ...parts, [key]: part }))}
         />
       )}
+      <FieldTrouble says={trouble ?? unkept} />
       <div className="flex flex-wrap items-end gap-4">
         <ReadingField
           ref={field}
@@ -88,7 +92,7 @@ export function AnswerForm({
       {tries.refused && (
         <p role="alert" className="border-l-4 border-vermilion pl-3">
           {tries.refused.refused}{' '}
-          <Button look="quiet" onClick={() => tries.refused && tries.discard(tries.refused.id)}>
+          <Button look="quiet" onClick={() => tries.refused && void tries.discard(tries.refused.id)}>
             Put it aside
           </Button>
         </p>

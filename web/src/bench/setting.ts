@@ -56,7 +56,11 @@ export function useTries(settingId: string) {
         queries.setQueryData<SettingAnswer>(
           settingKey(settingId),
           (setting) =>
-            setting && { ...setting, triesLeft: attempt.triesLeft, attempts: [...setting.attempts, attempt] },
+            setting && {
+              ...setting,
+              triesLeft: attempt.triesLeft,
+              attempts: [...setting.attempts.filter(({ id }) => id !== attempt.id), attempt],
+            },
         );
         void queries.invalidateQueries({ queryKey: ['bench'] });
       }),
@@ -74,7 +78,7 @@ export function useTries(settingId: string) {
       parts: Readonly<Record<string, string>> | null,
     ) => {
       const id = crypto.randomUUID();
-      outbox.add({ id, path, body: { id, text, unit, hands, parts } });
+      return outbox.add({ id, path, body: { id, text, unit, hands, parts } });
     },
   };
 }

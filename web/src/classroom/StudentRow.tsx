@@ -16,7 +16,8 @@ export function StudentRow({
 }) {
   const [open, setOpen] = useState(false);
   const { name, group, latest, logbooks } = student;
-  const marks = student.marks.filter(({ kind }) => kinds.includes(kind));
+  // Each under its own heading, whatever order they come in.
+  const marks = kinds.flatMap((kind) => student.marks.filter((of) => of.kind === kind));
   const shown = open ? latest : latest.slice(0, 1);
   return (
     <tr className="border-b border-rule align-top">

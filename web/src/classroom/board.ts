@@ -1,10 +1,51 @@
 import { at, paths, type BoardAnswer } from '@green-beam/contract';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { call } from '../api';
+
+const keyOf = (classId: string) => ['board', classId] as const;
 
 export const useBoard = (classId: string) =>
   useQuery({
-    queryKey: ['board', classId],
+    queryKey: keyOf(classId),
     queryFn: () => call<BoardAnswer>('GET', at(paths.board, { classId })),
     enabled: classId !== '',
   });
+
+const wanted = new Map<string, Set<string>>();
+
+/** Fetches what is new of some students and puts it into the board where that is open; the rest of it stays as it is. */
+export async function patchBoard(
+  queries: QueryClient,
+  classId: string,
+  students: readonly string[],
+): Promise<void> {
+  if (!queries.getQueryData(keyOf(classId))) return;
+  const before = wanted.get(classId);
+  // One at a time: what comes meanwhile is asked for in the next go.
+  if (before) return void students.forEach((id) => before.add(id));
+  let now = new Set(students);
+  try {
+    while (now.size > 0) {
+      wanted.set(classId, new Set());
+      const path = `${at(paths.board, { classId })}?students=${[...now].join(',')}`;
+      const patch = await call<BoardAnswer>('GET', path);
+      queries.setQueryData<BoardAnswer>(keyOf(classId), (board) => board && patched(board, patch, now));
+      now = wanted.get(classId) ?? new Set();
+    }
+  } catch {
+    // The line is down: when it is back, everything is fetched anew.
+  } finally {
+    wanted.delete(classId);
+  }
+}
+
+function patched(board: BoardAnswer, patch: BoardAnswer, asked: ReadonlySet<string>): BoardAnswer {
+  const fresh = new Map(patch.students.map((student) => [student.id, student]));
+  const known = board.students.flatMap((student) => {
+    const now = fresh.get(student.id);
+    fresh.delete(student.id);
+    // Asked for and not there any more: no longer in the class.
+    return now ?? (asked.has(student.id) ? [] : student);
+  });
+  return { ...patch, students: [...known, ...fresh.values()].sort((a, b) => a.name.localeCompare(b.name)) };
+}

@@ -61,6 +61,7 @@ const board = (rest: Partial<BoardAnswer> = {}): BoardAnswer => ({
     pupil('bo', 'Bo Aasen', { group: 'bench 2', latest: [reading(true, '2026-03-02T09:30:00Z')] }),
     pupil('cy', 'Cy Wren'),
   ],
+  size: 2,
   readingsToday: 3,
   atWorkToday: 2,
   worthFiveMinutes: null,

@@ -5,6 +5,8 @@ import { Link, useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { Figure, Stated } from '../ui/Figure';
 import { Loading, Trouble } from '../ui/Notice';
@@ -31,7 +33,8 @@ export function DrillPage() {
 }
 
 function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
-  const [text, setText] = useDraft(`${drill.id}/text`);
+  const [text, setText, , unkept] = useDraft(`${drill.id}/text`);
+  const [keep, trouble] = useKeeping();
   const [unit, setUnit] = useDraft(`${drill.id}/unit`);
   const field = useRef<HTMLInputElement>(null);
   const next = useDrill();
@@ -42,7 +45,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
     event.preventDefault();
     if (finished) return next.mutate(drill.kind);
     if (text.trim() === '' || tries.waiting) return field.current?.focus();
-    tries.check(text, unit);
+    void keep(tries.check(text, unit));
     field.current?.select();
   };
   return (
@@ -64,6 +67,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
           </ul>
         </section>
         <form onSubmit={submit} className="flex flex-col gap-4">
+          <FieldTrouble says={trouble ?? unkept} />
           <div className="flex flex-wrap items-end gap-4">
             <ReadingField
               ref={field}
@@ -168,7 +172,11 @@ function useDrillTries(itemId: string) {
         queries.setQueryData<DrillAnswer>(
           ['drill', itemId],
           (drill) =>
-            drill && { ...drill, triesLeft: attempt.triesLeft, attempts: [...drill.attempts, attempt] },
+            drill && {
+              ...drill,
+              triesLeft: attempt.triesLeft,
+              attempts: [...drill.attempts.filter(({ id }) => id !== attempt.id), attempt],
+            },
         );
         void queries.invalidateQueries({ queryKey: ['drills'] });
       }),
@@ -179,7 +187,7 @@ function useDrillTries(itemId: string) {
     waiting: mine.some(({ refused }) => refused === undefined),
     check: (text: string, unit: string) => {
       const id = crypto.randomUUID();
-      outbox.add({ id, path, body: { id, text, unit } });
+      return outbox.add({ id, path, body: { id, text, unit } });
     },
   };
 }

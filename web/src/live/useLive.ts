@@ -1,37 +1,48 @@
-import { paths, type LiveEvent } from '@green-beam/contract';
-import { useQueryClient } from '@tanstack/react-query';
+import type { LiveEvent } from '@green-beam/contract';
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { catchUp } from '../logbook/kept';
+import { patchBoard } from '../classroom/board';
+import { arrive, catchUp } from '../logbook/kept';
+import { sessionKey } from '../session/who';
+import { listenTogether } from './stream';
 
-/** Listens for what changed and has the pages fetch it again. Tells whether the line is open. */
-export function useLive(): boolean {
+/** Listens for what changed and has the pages follow. Tells whether the line is open. */
+export function useLive(person: string): boolean {
   const queries = useQueryClient();
   const [open, setOpen] = useState(true);
-  useEffect(() => {
-    const stream = new EventSource(paths.events);
-    let lost = false;
-    stream.onopen = () => {
-      setOpen(true);
-      // What happened while the line was down was not heard.
-      if (lost) void queries.invalidateQueries();
-      lost = false;
-    };
-    stream.onerror = () => {
-      lost = true;
-      setOpen(false);
-    };
-    stream.onmessage = ({ data }: MessageEvent<string>) => {
-      const event = JSON.parse(data) as LiveEvent;
-      if (event.changed === 'logbook') void catchUp(queries, event.logbookId);
-      const keys =
-        event.changed === 'logbook'
-          ? [['logbooks']]
-          : event.changed === 'show'
-            ? [['show'], ['classShow', event.classId]]
-            : [['board', event.classId]];
-      for (const queryKey of keys) void queries.invalidateQueries({ queryKey });
-    };
-    return () => stream.close();
-  }, [queries]);
+  useEffect(
+    () =>
+      listenTogether(person, (heard) => {
+        if ('changed' in heard) return follow(queries, heard);
+        setOpen(heard.line === 'open' || heard.line === 'again');
+        if (heard.line === 'again') void queries.invalidateQueries();
+        if (heard.line === 'refused') void queries.invalidateQueries({ queryKey: sessionKey });
+      }),
+    [person, queries],
+  );
   return open;
+}
+
+function follow(queries: QueryClient, event: LiveEvent): void {
+  const again = (...queryKey: string[]) => void queries.invalidateQueries({ queryKey });
+  switch (event.changed) {
+    case 'logbook':
+      if (event.arrived) arrive(queries, event.logbookId, event.arrived);
+      else void catchUp(queries, event.logbookId);
+      again('logbooks');
+      break;
+    case 'board':
+      void patchBoard(queries, event.classId, event.students);
+      break;
+    case 'show':
+      again('show');
+      again('classShow', event.classId);
+      break;
+    case 'answers':
+      again('classShow', event.classId);
+      break;
+    case 'classes':
+    case 'session':
+      again(...sessionKey);
+  }
 }

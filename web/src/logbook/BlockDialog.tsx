@@ -1,6 +1,8 @@
 import type { PastedCell } from '@green-beam/core';
 import { Dialog } from 'radix-ui';
 import { Button } from '../ui/Button';
+import { useKeeping } from '../outbox/useKeeping';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Figure } from '../ui/Figure';
 
 /** Cells that are about to be written together, as they will stand. */
@@ -18,8 +20,9 @@ export function BlockDialog({
 }: {
   readonly block: Block | null;
   readonly onClose: () => void;
-  readonly onWrite: (cells: readonly PastedCell[]) => void;
+  readonly onWrite: (cells: readonly PastedCell[]) => Promise<void>;
 }) {
+  const [keep, trouble] = useKeeping();
   const willBe = block?.cells.filter(({ refused }) => refused === null) ?? [];
   return (
     <Dialog.Root modal={false} open={block !== null} onOpenChange={(open) => !open && onClose()}>
@@ -73,6 +76,7 @@ export function BlockDialog({
               </tbody>
             </table>
           </div>
+          <FieldTrouble says={trouble} />
           <div className="mt-4 flex justify-between">
             <Dialog.Close asChild>
               <Button look="quiet">Write nothing</Button>
@@ -80,9 +84,8 @@ export function BlockDialog({
             <Button
               look="main"
               disabled={willBe.length === 0}
-              onClick={() => {
-                onWrite(willBe);
-                onClose();
+              onClick={async () => {
+                if (await keep(onWrite(willBe))) onClose();
               }}
             >
               Write {willBe.length} {willBe.length === 1 ? 'cell' : 'cells'}

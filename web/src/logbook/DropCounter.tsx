@@ -45,7 +45,7 @@ export function DropCounter({
   return (
     <Dialog.Root modal={false} open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        <Button look="quiet" className="text-sm">
+        <Button look="quiet" className="text-sm" tabIndex={-1}>
           Count drops{count > 0 ? ` (${count} so far)` : ''}
         </Button>
       </Dialog.Trigger>

@@ -3,6 +3,7 @@ import type { TakenReading } from '@green-beam/contract';
 import { useId, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useCarried } from '../bench/carried';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
 import { Button } from '../ui/Button';
 import { clockWithSeconds } from '../ui/clock';
 import { ReadingField } from '../ui/ReadingField';
@@ -19,32 +20,45 @@ interface Props {
   readonly column: Column;
   /** True in the first row that is not full: what can be taken from elsewhere is offered there. */
   readonly next: boolean;
-  readonly write: (writing: Writing) => void;
+  readonly write: (writing: Writing) => Promise<void>;
   readonly onBlock: (text: string, trial: number, column: string) => void;
   readonly onRun: (trial: number, text: string) => void;
 }
 
-/** A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. */
+/**
+ * A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. Tab goes to the next
+ * cell, always: what helps to fill this one is reached with F2.
+ */
 export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }: Props) {
   const { investigation, conventions, mayWrite, id } = sheet;
-  const [text, setText, letGo] = useDraft(`${id}/${trial}/${column.key}`);
+  const [text, setText, letGo, unkept] = useDraft(`${id}/${trial}/${column.key}`);
+  const [keep, trouble] = useKeeping();
   const given = useRef(false);
   const adviceId = useId();
   if (!mayWrite) return <span className="block py-2 text-soft">–</span>;
   const advice = adviseOn(text, column, investigation, conventions);
+  const wrong = trouble ?? unkept;
+  const said = wrong ?? advice;
   const item =
     column.kind === 'measured' ? investigation.kit.find(({ tag }) => tag === column.tag) : undefined;
   const put = (writing: Omit<Writing, 'trial' | 'column'>) => {
     if (given.current) return;
     given.current = true;
-    write({ trial, column: column.key, ...writing });
-    letGo();
+    // The text is let go only when it is kept elsewhere.
+    void keep(write({ trial, column: column.key, ...writing })).then((kept) => {
+      if (kept) letGo();
+      else given.current = false;
+    });
   };
   const writeDown = () => {
     if (text.trim() !== '') put({ text });
   };
   // Leaving the cell writes it down, so Enter only has to leave it, for the next one if there is one.
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'F2') {
+      event.preventDefault();
+      event.currentTarget.closest('td')?.querySelector('button')?.focus();
+    }
     if (event.key !== 'Enter') return;
     const cells = [...(event.currentTarget.closest('table')?.querySelectorAll('input') ?? [])];
     const following = cells[cells.indexOf(event.currentTarget) + 1];
@@ -61,7 +75,7 @@ export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }:
     <div className="relative">
       <ReadingField
         aria-label={`Trial ${trial}, ${column.heading}${unitWords(column)}`}
-        aria-describedby={advice ? adviceId : undefined}
+        aria-describedby={said ? adviceId : undefined}
         value={text}
         onChange={(event) => {
           given.current = false;
@@ -79,7 +93,12 @@ export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }:
       )}
       {next && item && <FromBench kind={item.kind} unit={unitOf(column)} onTaken={put} />}
       {next && column.kind === 'clock' && (
-        <Button look="quiet" className="text-sm" onClick={() => put({ text: clockWithSeconds(new Date()) })}>
+        <Button
+          look="quiet"
+          className="text-sm"
+          tabIndex={-1}
+          onClick={() => put({ text: clockWithSeconds(new Date()) })}
+        >
           Now
         </Button>
       )}
@@ -93,9 +112,17 @@ export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }:
       )}
       {/* It hangs over what is below, from a box without size: nothing moves while one types, and nothing is laid out anew. */}
       <div className="absolute top-full left-0 z-20 h-0 w-52 [contain:size_layout]">
-        {advice && (
-          <p id={adviceId} className="border border-brass-line bg-white px-2 py-1 text-sm text-brass">
-            {advice}
+        {said && (
+          <p
+            id={adviceId}
+            role={wrong ? 'alert' : undefined}
+            className={
+              wrong
+                ? 'border border-vermilion bg-white px-2 py-1 text-sm text-vermilion'
+                : 'border border-brass-line bg-white px-2 py-1 text-sm text-brass'
+            }
+          >
+            {said}
           </p>
         )}
       </div>
@@ -119,6 +146,7 @@ function FromBench({
     <Button
       look="quiet"
       className="text-sm"
+      tabIndex={-1}
       onClick={() => {
         onTaken({ text: carried.text, attemptId: carried.attemptId });
         letGo();

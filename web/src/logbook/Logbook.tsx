@@ -1,5 +1,5 @@
 import { Outlet, useParams } from 'react-router';
-import { Button } from '../ui/Button';
+import { Refused } from '../outbox/Refused';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { PageNav } from '../ui/PageNav';
 import { isHandedIn, useBook, useLogbook } from './book';
@@ -34,13 +34,10 @@ function OpenBook({ answer }: { readonly answer: KeptLogbook }) {
   return (
     <Page title={investigation.title} aside={aside}>
       <PageNav label="Pages of this logbook" pages={pages} />
-      {book.refused.map(({ id, text, sentence }) => (
-        <p key={id} role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
-          “{text}” was not stored: {sentence}{' '}
-          <Button look="quiet" onClick={() => book.discard(id)}>
-            Put it aside
-          </Button>
-        </p>
+      {book.refused.map((parcel) => (
+        <div key={parcel.id} role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
+          <Refused parcel={parcel} />
+        </div>
       ))}
       <Outlet context={book} />
     </Page>

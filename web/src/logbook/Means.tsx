@@ -1,6 +1,8 @@
 import { besides, checkMean, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Figure } from '../ui/Figure';
 import { ReadingField } from '../ui/ReadingField';
 import { said, type Book } from './book';
@@ -70,22 +72,25 @@ function WorkedMean({
   const [text, setText] = useDraft(`${answer.id}/0/${besides.mean(column.key)}`);
   const [again, setAgain] = useState(false);
   const now = meanText(book, column);
-  const writeDown = () => {
+  const [keep, trouble] = useKeeping();
+  const writeDown = async () => {
     setAgain(false);
     if (text.trim() === '') return;
-    book.say(0, besides.mean(column.key), text.trim());
-    setText('');
+    if (await keep(book.say(0, besides.mean(column.key), text.trim()))) setText('');
   };
   if (answer.mayWrite && (now === '' || again || text !== ''))
     return (
-      <ReadingField
-        aria-label={`Mean of ${column.heading}${column.unit === '' ? '' : ` in ${column.unit}`}`}
-        autoFocus={again}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={writeDown}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />
+      <>
+        <ReadingField
+          aria-label={`Mean of ${column.heading}${column.unit === '' ? '' : ` in ${column.unit}`}`}
+          autoFocus={again}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={() => void writeDown()}
+          onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        />
+        <FieldTrouble says={trouble} />
+      </>
     );
   const verdict =
     now === '' ? null : checkMean(now, column, outcome.means[column.key], trials, answer.conventions);

@@ -1,6 +1,8 @@
 import { besides } from '@green-beam/core';
 import { useId, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { said, type Book } from './book';
 
@@ -37,17 +39,17 @@ export function SaidField({
   readonly long?: boolean;
 }) {
   const now = said(book.table, 0, column);
-  const [text, setText] = useDraft(`${book.answer.id}/0/${column}`);
+  const [text, setText, , unkept] = useDraft(`${book.answer.id}/0/${column}`);
   const id = useId();
-  const keep = (event: FormEvent) => {
+  const [keep, trouble] = useKeeping();
+  const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
-    book.say(0, column, text.trim());
-    setText('');
+    if (await keep(book.say(0, column, text.trim()))) setText('');
   };
   const field = { id, value: text, className: 'w-full rounded-sm border border-edge bg-white px-2 py-1.5' };
   return (
-    <form onSubmit={keep} className="max-w-[70ch]">
+    <form onSubmit={(event) => void submit(event)} className="max-w-[70ch]">
       <label htmlFor={id} className="block">
         {label} {hint && <span className="text-soft">{hint}</span>}
       </label>
@@ -56,6 +58,7 @@ export function SaidField({
           {now} {unit}
         </p>
       )}
+      <FieldTrouble says={trouble ?? unkept} />
       {book.answer.mayWrite && (
         <div className="mt-1 flex items-start gap-3">
           {long ? (

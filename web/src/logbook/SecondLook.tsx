@@ -2,7 +2,9 @@ import { besides, likelyCauses, secondLookAt, type Outcome, type TableFinding } 
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWho } from '../session/who';
+import { useKeeping } from '../outbox/useKeeping';
 import { Button } from '../ui/Button';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { clock } from '../ui/clock';
 import { isHandedIn, saidIn, useOpenBook, type Book } from './book';
 import { Questions } from './Questions';
@@ -129,6 +131,7 @@ function HandIn({
   readonly left: number;
 }) {
   const handed = saidIn(book.table, 0, besides.handIn).at(-1);
+  const [keep, trouble] = useKeeping();
   if (!book.answer.mayWrite && !handed) return <p className="text-soft">It has not been handed in yet.</p>;
   const open = [
     book.outcome.trialsWanted > 0 && `${book.outcome.trialsWanted} trials are still wanted`,
@@ -147,7 +150,8 @@ function HandIn({
       {book.answer.mayWrite && (
         <>
           {open.length > 0 && <p className="mb-2 text-brass">Before you do: {open.join('; ')}.</p>}
-          <Button look="main" onClick={() => book.say(0, besides.handIn, 'handed in')}>
+          <FieldTrouble says={trouble} />
+          <Button look="main" onClick={() => void keep(book.say(0, besides.handIn, 'handed in'))}>
             {isHandedIn(book.table) ? 'Hand in again' : 'Hand in'}
           </Button>
         </>

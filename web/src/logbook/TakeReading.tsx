@@ -16,7 +16,13 @@ export function TakeReading({
   if (!feed || feed.state === 'none') return null;
   return (
     <>
-      <Button look="quiet" className="text-sm" disabled={take.isPending} onClick={() => take.mutate()}>
+      <Button
+        look="quiet"
+        className="text-sm"
+        tabIndex={-1}
+        disabled={take.isPending}
+        onClick={() => take.mutate()}
+      >
         Take reading{'text' in feed && feed.unit === unit ? ` (${feed.text} ${unit})` : ''}
       </Button>
       {take.isError && (

@@ -1,15 +1,19 @@
 import { besides, type Trial } from '@green-beam/core';
 import { useId, useState, type FormEvent } from 'react';
-import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
 import { Button } from '../ui/Button';
 import { CheckField, TextField } from '../ui/fields';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Hanging } from '../ui/Hanging';
 import type { Book, Sheet } from './book';
-import { sendPhoto } from './photo';
+import { smallerPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
 
-/** What can be said of a trial besides its readings: that it does not count, a remark, a photograph. */
+/**
+ * What can be said of a trial besides its readings: that it does not count, a remark, a photograph. The arrow to the left of the
+ * first cell leads here; Tab goes from cell to cell.
+ */
 export function TrialMenu({
   trial,
   remark,
@@ -21,6 +25,7 @@ export function TrialMenu({
     <Hanging
       label={`More about trial ${number}`}
       called={`About trial ${number}`}
+      aside
       button="…"
       buttonLook="ml-2 rounded-sm border border-rule bg-white px-1.5 text-sm text-soft hover:border-ink hover:text-ink"
       look="flex w-80 flex-col gap-5"
@@ -40,7 +45,7 @@ export function TrialMenu({
 interface Part {
   readonly sheet: Sheet;
   readonly say: Book['say'];
-  readonly add: Book['add'];
+  readonly addPhoto: Book['addPhoto'];
   readonly table: string;
   readonly number: number;
   readonly onDone: () => void;
@@ -48,10 +53,11 @@ interface Part {
 
 /** Only a person leaves a trial out, and says why; it stays readable. */
 function StandingForm({ sheet, say, table, number, trial, onDone }: Part & { readonly trial: Trial }) {
+  const [keep, trouble] = useKeeping();
   const [reason, setReason] = useDraft(`${sheet.id}/${table}/${number}/standing`);
-  const put = (standing: 'abandoned' | 'excluded' | 'counts') => {
+  const put = async (standing: 'abandoned' | 'excluded' | 'counts') => {
     if (reason.trim() === '') return;
-    say(number, besides.standing(table), standing, reason.trim());
+    if (!(await keep(say(number, besides.standing(table), standing, reason.trim())))) return;
     setReason('');
     onDone();
   };
@@ -65,18 +71,19 @@ function StandingForm({ sheet, say, table, number, trial, onDone }: Part & { rea
         onChange={setReason}
         className="mb-2"
       />
+      <FieldTrouble says={trouble} />
       <div className="flex flex-wrap gap-2">
         {trial.standing === 'counts' ? (
           <>
-            <Button disabled={missing} onClick={() => put('abandoned')}>
+            <Button disabled={missing} onClick={() => void put('abandoned')}>
               Abandon it
             </Button>
-            <Button disabled={missing} onClick={() => put('excluded')}>
+            <Button disabled={missing} onClick={() => void put('excluded')}>
               Exclude it
             </Button>
           </>
         ) : (
-          <Button disabled={missing} onClick={() => put('counts')}>
+          <Button disabled={missing} onClick={() => void put('counts')}>
             Count it again
           </Button>
         )}
@@ -102,17 +109,19 @@ function SuppliedBox({ sheet, table, number }: Omit<Part, 'onDone'>) {
 
 function RemarkForm({ sheet, say, table, number, before, onDone }: Part & { readonly before: string }) {
   const [text, setText] = useDraft(`${sheet.id}/${table}/${number}/remark`);
-  const keep = (event: FormEvent) => {
+  const [keep, trouble] = useKeeping();
+  const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
-    say(number, besides.remark(table), text.trim());
+    if (!(await keep(say(number, besides.remark(table), text.trim())))) return;
     setText('');
     onDone();
   };
   return (
-    <form onSubmit={keep}>
+    <form onSubmit={(event) => void submit(event)}>
       {before !== '' && <p className="mb-1 text-sm text-soft">So far: {before}</p>}
       <TextField label="Remark" long longest={2000} value={text} onChange={setText} className="mb-2" />
+      <FieldTrouble says={trouble} />
       <Button type="submit" disabled={text.trim() === ''}>
         Keep the remark
       </Button>
@@ -120,20 +129,16 @@ function RemarkForm({ sheet, say, table, number, before, onDone }: Part & { read
   );
 }
 
-function PhotoForm({ sheet, add, table, number }: Omit<Part, 'onDone'>) {
-  const [state, setState] = useState<'idle' | 'sending' | { readonly failed: string }>('idle');
+function PhotoForm({ addPhoto, table, number }: Omit<Part, 'onDone'>) {
+  const [state, setState] = useState<'idle' | 'working' | 'kept' | 'no picture'>('idle');
+  const [keep, trouble] = useKeeping();
   const inputId = useId();
   const take = async (file: File | undefined) => {
     if (!file) return;
-    setState('sending');
-    try {
-      const id = await sendPhoto(sheet.id, file);
-      if (id === null) return setState({ failed: 'This file could not be read as a picture.' });
-      add(number, besides.photo(table), id);
-      setState('idle');
-    } catch (error) {
-      setState({ failed: sentenceFor(error) });
-    }
+    setState('working');
+    const photo = await smallerPhoto(file);
+    if (!photo) return setState('no picture');
+    setState((await keep(addPhoto(number, besides.photo(table), photo))) ? 'kept' : 'idle');
   };
   return (
     <div>
@@ -145,12 +150,14 @@ function PhotoForm({ sheet, add, table, number }: Omit<Part, 'onDone'>) {
         type="file"
         accept="image/*"
         capture="environment"
-        disabled={state === 'sending'}
+        disabled={state === 'working'}
         onChange={(event) => void take(event.target.files?.[0])}
         className="w-full text-sm"
       />
-      {state === 'sending' && <p role="status">Sending …</p>}
-      {typeof state === 'object' && <p role="alert">{state.failed}</p>}
+      {state === 'working' && <p role="status">Making it smaller …</p>}
+      {state === 'kept' && <p role="status">Kept; it is sent as soon as that can be.</p>}
+      {state === 'no picture' && <p role="alert">This file could not be read as a picture.</p>}
+      <FieldTrouble says={trouble} />
     </div>
   );
 }

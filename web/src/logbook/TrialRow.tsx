@@ -9,6 +9,7 @@ import {
   type Trial,
 } from '@green-beam/core';
 import clsx from 'clsx';
+import { addressFor } from '../api';
 import { memo } from 'react';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book, type Writing, type Sheet } from './book';
@@ -26,8 +27,8 @@ interface RowProps {
   readonly beside: Beside;
   readonly next: boolean;
   readonly say: Book['say'];
-  readonly add: Book['add'];
-  readonly write: (writing: Writing) => void;
+  readonly addPhoto: Book['addPhoto'];
+  readonly write: (writing: Writing) => Promise<void>;
   readonly onBlock: (text: string, trial: number, column: string) => void;
   readonly onRun: (trial: number, text: string) => void;
 }
@@ -75,7 +76,7 @@ function DrawnRow({
   next,
   write,
   say,
-  add,
+  addPhoto,
   onBlock,
   onRun,
 }: RowProps) {
@@ -89,12 +90,16 @@ function DrawnRow({
         standing !== 'counts' && 'bg-rule/30',
       )}
     >
-      <th scope="row" className="pt-3 pb-2 pr-3 text-left font-normal">
+      <th scope="row" data-row={number} data-col={-1} className="pt-3 pb-2 pr-3 text-left font-normal">
         {/* Placed by itself: a row that has such a part is not painted anew when another one is. */}
         <span className="relative whitespace-nowrap">
           <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
           {(trial || sheet.mayWrite) && (
-            <TrialMenu {...{ sheet, number, trial, say, add }} table={table.key} remark={beside.remark} />
+            <TrialMenu
+              {...{ sheet, number, trial, say, addPhoto }}
+              table={table.key}
+              remark={beside.remark}
+            />
           )}
         </span>
         {standing !== 'counts' && (
@@ -155,9 +160,14 @@ function Said({
         <span className="block text-sm text-soft">abandoned: {runs.map(({ text }) => text).join(', ')}</span>
       )}
       {photos.map(({ id, text }, at) => (
-        <a key={id} href={`/api/logbooks/${logbookId}/photos/${text}`} target="_blank" rel="noreferrer">
+        <a
+          key={id}
+          href={addressFor(`/api/logbooks/${logbookId}/photos/${text}`)}
+          target="_blank"
+          rel="noreferrer"
+        >
           <img
-            src={`/api/logbooks/${logbookId}/photos/${text}`}
+            src={addressFor(`/api/logbooks/${logbookId}/photos/${text}`)}
             alt={`Photograph ${at + 1} of trial ${number}`}
             className="mt-1 size-16 border border-rule object-cover"
           />

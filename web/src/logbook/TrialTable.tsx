@@ -40,8 +40,9 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   );
   const say = useCallback<Book['say']>((...what) => latest.current.say(...what), []);
   const add = useCallback<Book['add']>((...what) => latest.current.add(...what), []);
+  const addPhoto = useCallback<Book['addPhoto']>((...what) => latest.current.addPhoto(...what), []);
   const onRun = useCallback(
-    (trial: number, text: string) => add(trial, besides.run(table.key), text),
+    (trial: number, text: string) => void add(trial, besides.run(table.key), text),
     [add, table.key],
   );
   const onBlock = useCallback(
@@ -102,7 +103,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 next={next === number}
                 write={write}
                 say={say}
-                add={add}
+                addPhoto={addPhoto}
                 onBlock={onBlock}
                 onRun={onRun}
               />

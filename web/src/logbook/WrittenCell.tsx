@@ -1,6 +1,8 @@
 import { adviseOn, initials, unitOf, type Cell, type Column, type DrillVerdict } from '@green-beam/core';
 import { useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
+import { useKeeping } from '../outbox/useKeeping';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
@@ -17,7 +19,7 @@ interface Props {
   readonly waits: boolean;
   /** What is said of a value that was worked by hand; null for a reading. */
   readonly verdict: DrillVerdict | null;
-  readonly write: (writing: Writing) => void;
+  readonly write: (writing: Writing) => Promise<void>;
 }
 
 const origins = {
@@ -89,24 +91,28 @@ function CorrectionForm({
   const [text, setText] = useDraft(`${current.id}/rewrite`);
   const [reason, setReason] = useDraft(`${current.id}/reason`);
   const [tag, setTag] = useState(current.tag);
+  const [keep, trouble] = useKeeping();
   const ready = text.trim() !== '' && reason.trim() !== '';
-  const strike = (event: FormEvent) => {
+  const strike = async (event: FormEvent) => {
     event.preventDefault();
     if (!ready) return;
-    write({
-      trial: current.trial,
-      column: column.key,
-      text,
-      strikes: { id: current.id, reason: reason.trim() },
-      tag,
-    });
+    const kept = await keep(
+      write({
+        trial: current.trial,
+        column: column.key,
+        text,
+        strikes: { id: current.id, reason: reason.trim() },
+        tag,
+      }),
+    );
+    if (!kept) return;
     setText('');
     setReason('');
     onDone();
   };
   const unit = unitOf(column);
   return (
-    <form onSubmit={strike} className="flex flex-col gap-3">
+    <form onSubmit={(event) => void strike(event)} className="flex flex-col gap-3">
       <p>
         <s className="struck font-mono">{current.text}</s> stays readable. What is right?
       </p>
@@ -120,6 +126,7 @@ function CorrectionForm({
         <TextField label="Read on" mono longest={40} value={tag} onChange={setTag} />
       )}
       <TextField label="Why" longest={200} value={reason} onChange={setReason} />
+      <FieldTrouble says={trouble} />
       <Button look="main" type="submit" disabled={!ready}>
         Strike and rewrite
       </Button>

@@ -2,12 +2,21 @@ import { boltPin, evaporatingPan, oneDrop, type Investigation } from '@green-bea
 import { entry, rows } from '@green-beam/core/test/entry';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { parcelsOf } from '../outbox/database';
+import { NodeBlob } from '../../test/files';
 import { openLogbook } from '../../test/logbook';
 import { refusal } from '../../test/page';
 
 const field = (name: RegExp | string) => screen.getByRole<HTMLInputElement>('textbox', { name });
 const button = (name: RegExp | string) => screen.getByRole('button', { name });
 const one = rows(boltPin, 'mass before after', '214.6 50.0 74.5');
+
+/** The stand-in for the browser's database keeps files of Node's make. */
+const takesPictures = () => {
+  vi.stubGlobal('Blob', NodeBlob);
+  HTMLCanvasElement.prototype.toBlob = (done) =>
+    done(new NodeBlob(['ABC'], { type: 'image/jpeg' }) as unknown as Blob);
+};
 
 afterEach(() => vi.useRealTimers());
 
@@ -21,7 +30,9 @@ describe('what is said of a trial besides its readings', () => {
     await waitFor(() =>
       expect(stored.at(-1)).toMatchObject({ text: 'excluded', reason: 'a drop splashed out' }),
     );
-    expect(screen.getByRole('row', { name: /^1/ })).toHaveTextContent('excluded: a drop splashed out');
+    await waitFor(() =>
+      expect(screen.getByRole('row', { name: /^1/ })).toHaveTextContent('excluded: a drop splashed out'),
+    );
     await user.click(button('More about trial 1'));
     await user.type(field('Count it again, because'), 'it was another trial');
     await user.click(button('Count it again'));
@@ -70,9 +81,9 @@ describe('what is said of a trial besides its readings', () => {
       drawImage: (_: unknown, x: number, y: number, width: number, height: number) =>
         drawn.push(x, y, width, height),
     })) as never;
-    HTMLCanvasElement.prototype.toDataURL = () => 'data:image/jpeg;base64,QUJD';
+    takesPictures();
     const { user, sent, stored } = await openLogbook(boltPin, one, {
-      answers: { 'POST /api/logbooks/book/photos': {} },
+      answers: { 'PUT /api/logbooks/book/photos/*': {} },
     });
     await user.click(button('More about trial 1'));
     await user.upload(
@@ -80,31 +91,47 @@ describe('what is said of a trial besides its readings', () => {
       new File(['x'], 'pin.jpg', { type: 'image/jpeg' }),
     );
     await waitFor(() => expect(stored.at(-1)?.column).toBe('@photo pin'));
-    expect(drawn).toEqual([0, 0, 1280, 960]);
-    const [photo] = sent('POST /api/logbooks/book/photos');
-    expect(photo?.body).toMatchObject({ mediaType: 'image/jpeg', base64: 'QUJD', id: stored.at(-1)?.text });
+    expect(drawn).toEqual([0, 0, 1600, 1200]);
+    // First the photograph, then the entry that names it.
+    expect(sent('PUT /api/logbooks/book/photos/*')[0]?.path).toBe(
+      `/api/logbooks/book/photos/${stored.at(-1)?.text}`,
+    );
     expect(await screen.findByRole('img', { name: 'Photograph 1 of trial 1', hidden: true })).toBeVisible();
   });
 
-  it.each([
-    ['no picture', () => Promise.reject(new Error()), {}, 'This file could not be read as a picture.'],
-    [
-      'a picture that the server refuses',
-      async () => ({ width: 10, height: 10, close: () => undefined }),
-      { 'POST /api/logbooks/book/photos': () => refusal(413, 'too-large', 'The photograph is too large.') },
-      'The photograph is too large.',
-    ],
-  ])('says so of %s', async (_, bitmap, answers, sentence) => {
-    vi.stubGlobal('createImageBitmap', bitmap);
+  it('says so of what is no picture', async () => {
+    vi.stubGlobal('createImageBitmap', () => Promise.reject(new Error()));
+    const { user, lines } = await openLogbook(boltPin, one);
+    await user.click(button('More about trial 1'));
+    await user.upload(
+      screen.getByLabelText('Photograph'),
+      new File(['x'], 'pin.txt', { type: 'image/jpeg' }),
+    );
+    expect(await screen.findByRole('alert')).toHaveTextContent('This file could not be read as a picture.');
+    expect(lines()).toHaveLength(3);
+  });
+
+  it('names no photograph in the book that the server refused', async () => {
+    vi.stubGlobal('createImageBitmap', async () => ({ width: 10, height: 10, close: () => undefined }));
     HTMLCanvasElement.prototype.getContext = (() => ({ drawImage: () => undefined })) as never;
-    HTMLCanvasElement.prototype.toDataURL = () => 'data:image/jpeg;base64,QUJD';
-    const { user, lines } = await openLogbook(boltPin, one, { answers });
+    takesPictures();
+    const { user, lines, sent } = await openLogbook(boltPin, one, {
+      answers: {
+        'PUT /api/logbooks/book/photos/*': () => refusal(409, 'photos-full', 'This logbook is full.'),
+      },
+    });
     await user.click(button('More about trial 1'));
     await user.upload(
       screen.getByLabelText('Photograph'),
       new File(['x'], 'pin.jpg', { type: 'image/jpeg' }),
     );
-    expect(await screen.findByRole('alert')).toHaveTextContent(sentence);
+    await waitFor(async () =>
+      expect((await parcelsOf('ada').all()).map(({ refused }) => refused)).toEqual([
+        'This logbook is full.',
+        undefined,
+      ]),
+    );
+    expect(sent('POST /api/logbooks/book/entries')).toEqual([]);
     expect(lines()).toHaveLength(3);
   });
 });

@@ -15,6 +15,7 @@ import { useDeferredValue, useMemo } from 'react';
 import { useOutletContext } from 'react-router';
 import { call } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
+import type { Parcel } from '../outbox/parcel';
 import { useWho } from '../session/who';
 import { keyOf, type KeptLogbook } from './kept';
 
@@ -43,14 +44,16 @@ export interface Book {
   readonly outcome: Outcome;
   /** Ids of entries that are written here but not yet stored. */
   readonly waiting: ReadonlySet<string>;
-  readonly refused: readonly { readonly id: string; readonly text: string; readonly sentence: string }[];
-  discard(id: string): void;
-  write(writing: Writing): void;
+  /** What the server did not take. */
+  readonly refused: readonly Parcel[];
+  /** Each is done once it will not be lost. @throws NotKept */
+  write(writing: Writing): Promise<void>;
   /** What is said besides the readings: it replaces what was said before. */
-  say(trial: number, column: string, text: string, reason?: string): void;
-  /** Adds to what was said before, such as a photograph or an abandoned run. */
-  add(trial: number, column: string, text: string, reason?: string): void;
-  writeBlock(cells: readonly PastedCell[]): void;
+  say(trial: number, column: string, text: string, reason?: string): Promise<void>;
+  /** Adds to what was said before, such as an abandoned run. */
+  add(trial: number, column: string, text: string, reason?: string): Promise<void>;
+  addPhoto(trial: number, column: string, photo: Blob): Promise<void>;
+  writeBlock(cells: readonly PastedCell[]): Promise<void>;
 }
 
 /** What of a logbook its cells go by. It stays the same while entries come. */
@@ -111,45 +114,38 @@ export function useBook(fetched: KeptLogbook): Book {
       attemptId: writing.attemptId ?? null,
       writtenAt: new Date().toISOString(),
     });
-    const send = (body: NewEntry) => outbox.add({ id: body.id, path, body });
+    const send = (body: NewEntry, needs: readonly string[] = body.replaces ? [body.replaces] : []) =>
+      outbox.add({ id: body.id, path, body, needs });
     return {
       answer,
       entries,
       table,
       outcome,
       waiting: new Set(pending.map(({ id }) => id)),
-      refused: mine.flatMap(({ id, body, refused }) =>
-        refused === undefined
-          ? []
-          : [
-              {
-                id,
-                text: bodies(body)
-                  .map(({ text }) => text)
-                  .join(', '),
-                sentence: refused,
-              },
-            ],
-      ),
-      discard: (id) => outbox.discard(id),
-      write: (writing) => {
+      refused: mine.filter(({ refused }) => refused !== undefined),
+      write: async (writing) => {
         const current = table.get(cellKey(writing.trial, writing.column))?.current;
         if (current && !writing.strikes) return;
-        send(newEntry(writing, writing.strikes?.id ?? null, writing.strikes?.reason ?? null));
+        await send(newEntry(writing, writing.strikes?.id ?? null, writing.strikes?.reason ?? null));
       },
       say: (trial, column, text, reason) => {
         const current = table.get(cellKey(trial, column))?.current;
-        send(newEntry({ trial, column, text }, current?.id ?? null, reason ?? null));
+        return send(newEntry({ trial, column, text }, current?.id ?? null, reason ?? null));
+      },
+      addPhoto: async (trial, column, photo) => {
+        const id = crypto.randomUUID();
+        await outbox.add({ id, path: at(paths.photo, { logbookId: answer.id, photoId: id }), body: photo });
+        await send(newEntry({ trial, column, text: id }, null, null), [id]);
       },
       add: (trial, column, text, reason) => send(newEntry({ trial, column, text }, null, reason ?? null)),
-      writeBlock: (cells) => {
+      writeBlock: async (cells) => {
         const body = {
           id: crypto.randomUUID(),
           entries: cells.map(({ trial, column, text }) =>
             newEntry({ trial, column: column.key, text }, null, null),
           ),
         };
-        if (body.entries.length > 0) outbox.add({ id: body.id, path: blocks, body });
+        if (body.entries.length > 0) await outbox.add({ id: body.id, path: blocks, body });
       },
     };
   }, [answer, entries, pending, table, outcome, mine, outbox, path, blocks]);

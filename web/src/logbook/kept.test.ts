@@ -1,7 +1,7 @@
 import type { Entry } from '@green-beam/core';
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { catchUp, keepSent, keyOf, type KeptLogbook } from './kept';
+import { arrive, catchUp, keyOf, type KeptLogbook } from './kept';
 
 const entry = (id: string): Entry => ({
   id,
@@ -47,10 +47,30 @@ describe('a kept logbook', () => {
       [2, entry('mate')],
       [3, entry('mine')],
     ]);
-    keepSent(queries, 'b', [entry('mine')]);
+    // Another entry came between: it is fetched.
+    arrive(queries, 'b', { entries: [entry('mine')], after: 2, last: 3 });
     expect(ids(queries)).toEqual([['a'], ['mine'], 1]);
-    await catchUp(queries, 'b');
-    expect(ids(queries)).toEqual([['a', 'mate', 'mine'], [], 3]);
+    await vi.waitFor(() => expect(ids(queries)).toEqual([['a', 'mate', 'mine'], [], 3]));
+  });
+
+  it('takes what comes right after its last without asking, once', () => {
+    const queries = holding(book([entry('a')], 1));
+    const asked = serve([]);
+    const next = { entries: [entry('b'), entry('c')], after: 1, last: 4 };
+    arrive(queries, 'b', next);
+    arrive(queries, 'b', next);
+    expect(ids(queries)).toEqual([['a', 'b', 'c'], [], 4]);
+    expect(asked).toEqual([]);
+  });
+
+  it('asks where it is not known what came before', async () => {
+    const queries = holding(book([entry('a')], 1));
+    serve([
+      [1, entry('a')],
+      [2, entry('b')],
+    ]);
+    arrive(queries, 'b', { entries: [entry('b')], after: null, last: null });
+    await vi.waitFor(() => expect(ids(queries)).toEqual([['a', 'b'], [], 2]));
   });
 
   it('asks only for what came after, and once more when asked while it asks', async () => {

@@ -1,4 +1,4 @@
-import { at, paths, type EntriesAnswer, type LogbookAnswer } from '@green-beam/contract';
+import { at, paths, type ArrivedEntries, type EntriesAnswer, type LogbookAnswer } from '@green-beam/contract';
 import type { Entry } from '@green-beam/core';
 import type { QueryClient } from '@tanstack/react-query';
 import { call } from '../api';
@@ -10,12 +10,31 @@ export interface KeptLogbook extends LogbookAnswer {
 
 export const keyOf = (id: string) => ['logbook', id] as const;
 
-/** Puts what the server took at once into the book, before it comes back in its order. */
-export function keepSent(queries: QueryClient, id: string, entries: readonly Entry[]): void {
-  queries.setQueryData<KeptLogbook>(
-    keyOf(id),
-    (book) => book && { ...book, sent: [...(book.sent ?? []), ...entries] },
-  );
+/** Puts entries into the book that the server has. Where others came between, they are fetched too. */
+export function arrive(queries: QueryClient, id: string, { entries, after, last }: ArrivedEntries): void {
+  let missing = false;
+  queries.setQueryData<KeptLogbook>(keyOf(id), (book) => {
+    if (!book) return book;
+    if (after !== null && last !== null) {
+      if (last <= book.last) return book;
+      if (after <= book.last) return appended(book, entries, last);
+    }
+    missing = true;
+    const known = new Set([...book.entries, ...(book.sent ?? [])].map((entry) => entry.id));
+    return { ...book, sent: [...(book.sent ?? []), ...entries.filter((entry) => !known.has(entry.id))] };
+  });
+  if (missing) void catchUp(queries, id);
+}
+
+function appended(book: KeptLogbook, entries: readonly Entry[], last: number): KeptLogbook {
+  const known = new Set(book.entries.map(({ id }) => id));
+  const arrived = new Set(entries.map(({ id }) => id));
+  return {
+    ...book,
+    last,
+    entries: [...book.entries, ...entries.filter(({ id }) => !known.has(id))],
+    sent: (book.sent ?? []).filter(({ id }) => !arrived.has(id)),
+  };
 }
 
 const underWay = new Map<string, { again: boolean }>();
@@ -36,17 +55,9 @@ export async function catchUp(queries: QueryClient, id: string): Promise<void> {
       if (!book) return;
       const path = `${at(paths.entries, { logbookId: id })}?after=${book.last}`;
       const { entries, last } = await call<EntriesAnswer>('GET', path);
-      queries.setQueryData<KeptLogbook>(keyOf(id), (now) => {
-        if (!now || now.last >= last) return now;
-        const fresh = entries.filter(({ id: own }) => !now.entries.some((known) => known.id === own));
-        const arrived = new Set(entries.map(({ id: own }) => own));
-        return {
-          ...now,
-          last,
-          entries: [...now.entries, ...fresh],
-          sent: (now.sent ?? []).filter(({ id: own }) => !arrived.has(own)),
-        };
-      });
+      queries.setQueryData<KeptLogbook>(keyOf(id), (now) =>
+        now && now.last < last ? appended(now, entries, last) : now,
+      );
     } while (turn.again);
   } catch {
     // The line is down: when it is back, everything is fetched anew.

@@ -11,7 +11,7 @@ const ways: Readonly<Record<string, readonly [down: number, across: number]>> = 
 export function moveBetweenCells(event: KeyboardEvent<HTMLTableElement>): void {
   const way = ways[event.key];
   const target = event.target as HTMLElement;
-  const cell = target.closest<HTMLElement>('td[data-row]');
+  const cell = target.closest<HTMLElement>('[data-row]');
   if (!way || !cell || event.ctrlKey || event.metaKey || event.altKey) return;
   const [down, across] = way;
   if (across !== 0 && target instanceof HTMLInputElement) {
@@ -21,7 +21,7 @@ export function moveBetweenCells(event: KeyboardEvent<HTMLTableElement>): void {
   const [row, column] = [Number(cell.dataset['row']), Number(cell.dataset['col'])];
   for (let step = 1; step < 20; step += 1) {
     const next = event.currentTarget.querySelector<HTMLElement>(
-      `td[data-row="${row + down * step}"][data-col="${column + across * step}"]`,
+      `[data-row="${row + down * step}"][data-col="${column + across * step}"]`,
     );
     if (!next) return;
     const field = next.querySelector<HTMLElement>('input, button');

@@ -19,8 +19,8 @@ describe('before and after measuring', () => {
     await user.type(within(before).getByLabelText('How dense do you expect the pin to be?'), '8.8');
     await user.click(within(before).getAllByRole('button', { name: 'Write' })[0]!);
     await waitFor(() => expect(lines()).toEqual(['0 @prediction guess 8.8']));
-    expect(before).toHaveTextContent('1 to write');
-    expect(within(before).getByRole('button', { name: 'Rewrite' })).toBeVisible();
+    await waitFor(() => expect(before).toHaveTextContent('1 to write'));
+    expect(await within(before).findByRole('button', { name: 'Rewrite' })).toBeVisible();
   });
 
   it('is folded where trials are complete', async () => {

@@ -1,46 +1,76 @@
+import type { ArrivedEntries } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from 'react';
-import type { Entry } from '@green-beam/core';
+import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { call } from '../api';
-import { catchUp, keepSent } from '../logbook/kept';
+import { arrive, catchUp } from '../logbook/kept';
 import { useWho } from '../session/who';
-import { Outbox, type Parcel } from './outbox';
+import { parcelsOf } from './database';
+import { Outbox } from './outbox';
+import type { Parcel } from './parcel';
 import { storage } from './storage';
 
 const Context = createContext<Outbox | null>(null);
 
-/** Gives the signed-in person's outbox to the pages, and keeps it going. */
+/** Gives the signed-in person's outbox to the pages, once what waits in it has been read, and keeps it going. */
 export function OutboxProvider({ children }: { readonly children: ReactNode }) {
   const { id } = useWho();
   const queries = useQueryClient();
-  const outbox = useMemo(() => new Outbox(id, storage, (path, body) => call('POST', path, body)), [id]);
+  const [outbox, setOutbox] = useState<Outbox | null>(null);
   useEffect(() => {
-    const flush = () => void outbox.flush();
-    const refresh = () => outbox.refresh();
+    const own = openOutbox(id);
+    let gone = false;
+    void own.ready.then(() => {
+      if (gone) return;
+      setOutbox(own.outbox);
+      void own.outbox.flush();
+    });
+    const flush = () => void own.outbox.flush();
     addEventListener('online', flush);
-    addEventListener('storage', refresh);
-    const forget = outbox.onSent(({ parcel, answer }) => {
+    const forget = own.outbox.onSent(({ parcel, answer }) => {
       const [, logbookId, what] =
         /\/logbooks\/([^/]+)\/(entries|blocks|calculations)/.exec(parcel.path) ?? [];
       if (!logbookId) return;
       if (what === 'calculations') void queries.invalidateQueries({ queryKey: ['logbook', logbookId] });
-      else {
-        const { entry, entries = entry ? [entry] : [] } = answer as {
-          entry?: Entry;
-          entries?: readonly Entry[];
-        };
-        keepSent(queries, logbookId, entries);
-        void catchUp(queries, logbookId);
-      }
+      else if (answer) arrive(queries, logbookId, answer as ArrivedEntries);
+      else void catchUp(queries, logbookId);
     });
-    flush();
     return () => {
+      gone = true;
       removeEventListener('online', flush);
-      removeEventListener('storage', refresh);
       forget();
+      own.outbox.close();
     };
-  }, [outbox, queries]);
-  return <Context value={outbox}>{children}</Context>;
+  }, [id, queries]);
+  return outbox && <Context value={outbox}>{children}</Context>;
+}
+
+/** So long a browser may take to open its database before the pages go on without it. */
+const patienceMs = 3_000;
+
+function openOutbox(person: string): { readonly outbox: Outbox; readonly ready: Promise<void> } {
+  const name = `green-beam/outbox/${person}`;
+  const outbox = new Outbox({
+    store: parcelsOf(person),
+    send: ({ path, body }) => call(body instanceof Blob ? 'PUT' : 'POST', path, body, person),
+    alone: (act) => (navigator.locks ? navigator.locks.request(name, act) : act()),
+    channel: typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name),
+  });
+  const slow = new Promise<void>((resolve) => setTimeout(resolve, patienceMs));
+  return { outbox, ready: Promise.race([readFormer(person).then(() => outbox.refresh()), slow]) };
+}
+
+/** What an earlier version of the pages kept goes first. */
+async function readFormer(person: string): Promise<void> {
+  const key = `green-beam/outbox/${person}`;
+  const text = storage.getItem(key);
+  if (text === null) return;
+  try {
+    for (const { id, path, body } of JSON.parse(text) as Parcel[])
+      await parcelsOf(person).add({ id, path, body });
+    storage.removeItem(key);
+  } catch {
+    // It stays where it is, for another time.
+  }
 }
 
 export function useOutbox(): Outbox {

@@ -1,11 +1,12 @@
-import { paths, type SessionAnswer } from '@green-beam/contract';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { paths } from '@green-beam/contract';
 import { Tabs } from 'radix-ui';
-import { useId, useState, type FormEvent, type HTMLInputTypeAttribute } from 'react';
-import { call, sentenceFor } from '../api';
+import { useState, type FormEvent } from 'react';
+import { sentenceFor } from '../api';
 import { storage } from '../outbox/storage';
 import { Button } from '../ui/Button';
-import { sessionKey } from './who';
+import { CheckField } from '../ui/fields';
+import { Field } from './SignInFields';
+import { useSignIn } from './useSignIn';
 
 const lastClassKey = 'green-beam/last-class';
 
@@ -82,17 +83,6 @@ function TeacherForm() {
   );
 }
 
-function useSignIn(path: string, onEntered?: () => void) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Readonly<Record<string, string>>) => call<SessionAnswer>('POST', path, body),
-    onSuccess: (answer) => {
-      onEntered?.();
-      queries.setQueryData(sessionKey, answer);
-    },
-  });
-}
-
 function SignInForm({
   enter,
   body,
@@ -102,13 +92,19 @@ function SignInForm({
   readonly body: Readonly<Record<string, string>>;
   readonly children: React.ReactNode;
 }) {
+  const [ownDevice, setOwnDevice] = useState(false);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    enter.mutate(body);
+    enter.mutate({ ...body, ownDevice });
   };
   return (
     <form onSubmit={submit} className="flex flex-col gap-4">
       {children}
+      <CheckField
+        label="This is my own device: keep me signed in"
+        checked={ownDevice}
+        onChange={setOwnDevice}
+      />
       {enter.isError && (
         <p role="alert" className="border-l-4 border-vermilion pl-3">
           {sentenceFor(enter.error)}
@@ -118,42 +114,6 @@ function SignInForm({
         Sign in
       </Button>
     </form>
-  );
-}
-
-interface FieldProps {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-  readonly type?: HTMLInputTypeAttribute;
-  readonly hint?: string;
-  readonly autoComplete?: string;
-}
-
-function Field({ label, value, onChange, type = 'text', hint, autoComplete = 'off' }: FieldProps) {
-  const id = useId();
-  return (
-    <div>
-      <label htmlFor={id} className="mb-1 block font-bold">
-        {label}
-      </label>
-      <input
-        id={id}
-        type={type}
-        value={value}
-        required
-        autoComplete={autoComplete}
-        autoCapitalize="off"
-        aria-describedby={hint ? `${id}-hint` : undefined}
-        onChange={(event) => onChange(event.target.value)}
-        className="w-full rounded-sm border border-edge bg-white px-3 py-2.5 text-lg"
-      />
-      {hint && (
-        <p id={`${id}-hint`} className="mt-1 text-sm text-soft">
-          {hint}
-        </p>
-      )}
-    </div>
   );
 }
 

@@ -1,16 +1,34 @@
 import { paths, type SessionAnswer, type Who } from '@green-beam/contract';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
-import { call } from '../api';
+import { call, NoConnection } from '../api';
+import { bringBackAnswers } from '../outbox/answers';
+import { lastSession, rememberSession } from './remembered';
 
 export const sessionKey = ['session'] as const;
 
+/** The session as the server has it; without the server, as it was last known on this device. */
+export interface Session extends SessionAnswer {
+  /** True where the server could not be asked. */
+  readonly unasked?: boolean;
+}
+
 export const useSession = () =>
-  useQuery({
-    queryKey: sessionKey,
-    queryFn: () => call<SessionAnswer>('GET', paths.session),
-    staleTime: 60_000,
-  });
+  useQuery({ queryKey: sessionKey, queryFn: ({ client }) => askSession(client), staleTime: 60_000 });
+
+async function askSession(queries: QueryClient): Promise<Session> {
+  try {
+    const answer = await call<SessionAnswer>('GET', paths.session);
+    await rememberSession(answer);
+    return answer;
+  } catch (error) {
+    const last = error instanceof NoConnection ? await lastSession() : null;
+    if (!last?.who) throw error;
+    // A start without the server goes on with what was fetched before; a page that is open has that already.
+    if (queries.getQueryData(sessionKey) === undefined) await bringBackAnswers(queries, last.who.id);
+    return { ...last, unasked: true };
+  }
+}
 
 export const WhoContext = createContext<Who | null>(null);
 

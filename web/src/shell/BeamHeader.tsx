@@ -1,12 +1,14 @@
-import { paths, type SessionAnswer } from '@green-beam/contract';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import clsx from 'clsx';
-import { NavLink, useNavigate } from 'react-router';
-import { call, sentenceFor } from '../api';
-import { sessionKey, useWho } from '../session/who';
+import { lazy, Suspense, useState } from 'react';
+import { Link, NavLink } from 'react-router';
+import type { Parcel } from '../outbox/parcel';
+import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { KeyList } from './KeyList';
+import { SignOut } from './SignOut';
 import { useSectionKeys } from './useSectionKeys';
+
+const NotStored = lazy(async () => ({ default: (await import('./NotStored')).NotStored }));
 
 export type BeamState = { readonly tipped: false } | { readonly tipped: true; readonly sentence: string };
 
@@ -35,14 +37,15 @@ export function useSections(): readonly Section[] {
 /** A balance beam across the page. It lies level while everything is stored, and tips when something waits. */
 export function BeamHeader({
   state,
-  onAside,
+  refused,
 }: {
   readonly state: BeamState;
-  /** Puts aside what was refused; null where nothing was. */
-  readonly onAside: (() => void) | null;
+  /** What the server did not take. */
+  readonly refused: readonly Parcel[];
 }) {
   const sections = useSections();
   useSectionKeys(sections);
+  const [looking, setLooking] = useState(false);
   return (
     <header className="no-print relative bg-page">
       <a
@@ -94,12 +97,17 @@ export function BeamHeader({
         )}
       >
         {state.tipped ? state.sentence : ''}{' '}
-        {onAside && (
-          <Button look="quiet" className="text-sm" onClick={onAside}>
-            Put it aside
+        {refused.length > 0 && (
+          <Button look="quiet" className="text-sm" onClick={() => setLooking(true)}>
+            See what and why
           </Button>
         )}
       </p>
+      {looking && (
+        <Suspense>
+          <NotStored refused={refused} onClose={() => setLooking(false)} />
+        </Suspense>
+      )}
     </header>
   );
 }
@@ -124,32 +132,15 @@ function Notch({ filled }: { readonly filled: boolean }) {
 
 function SignedIn() {
   const { name, classes } = useWho();
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const signOut = useMutation({
-    mutationFn: () => call('DELETE', paths.session),
-    onSuccess: () => {
-      // The door first; then nothing of this person is left for the next one at this screen.
-      queries.setQueryData<SessionAnswer>(sessionKey, { who: null });
-      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== sessionKey[0] });
-      void navigate('/');
-    },
-  });
   return (
     <div className="pointer-events-auto ml-auto flex items-center gap-3 text-sm">
-      <span>
+      <Link to="/account" className="underline decoration-rule underline-offset-4 hover:decoration-ink">
         {name}
-        {classes[0] && ` · ${classes.map(({ name: className }) => className).join(', ')}`}
-      </span>
+        <span className="sr-only">, signing in and devices</span>
+      </Link>
+      {classes[0] && <span>{classes.map(({ name: className }) => className).join(', ')}</span>}
       <KeyList />
-      <Button look="quiet" className="text-sm" disabled={signOut.isPending} onClick={() => signOut.mutate()}>
-        Sign out
-      </Button>
-      {signOut.isError && (
-        <span role="alert" className="text-vermilion">
-          {sentenceFor(signOut.error)}
-        </span>
-      )}
+      <SignOut />
     </div>
   );
 }

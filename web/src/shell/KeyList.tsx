@@ -16,7 +16,8 @@ export function KeyList() {
   }, []);
   const keys: readonly (readonly [string, string])[] = [
     ['Enter', 'check, or next'],
-    ['Tab', 'to the next handle or field'],
+    ['Tab', 'to the next handle, field or cell'],
+    ['F2', 'what helps to fill a cell'],
     ['← → ↑ ↓', 'move what is in hand; with Shift finer'],
     ['l', 'lens'],
     ['c', 'card'],

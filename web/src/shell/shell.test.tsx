@@ -1,4 +1,5 @@
-import { render, screen, waitFor, within } from '@testing-library/react';
+import type { BoardAnswer } from '@green-beam/contract';
+import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import { act } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import userEvent from '@testing-library/user-event';
@@ -6,6 +7,8 @@ import { createMemoryRouter, RouterProvider } from 'react-router';
 import { describe, expect, it } from 'vitest';
 import { refusal, serve, student, teacher, type Answers } from '../../test/page';
 import { Stream } from '../../test/stream';
+import { call } from '../api';
+import { database, parcelsOf } from '../outbox/database';
 import { Lost } from './Lost';
 import { Shell } from './Shell';
 
@@ -49,11 +52,12 @@ describe('the door', () => {
     await user.type(screen.getByLabelText('Your name'), 'Ada Lind');
     await user.type(screen.getByLabelText('Passphrase'), 'ada lantern quay');
     await user.click(screen.getByRole('button', { name: 'Sign in' }));
-    expect(await screen.findByText('Ada Lind · 9 Tern')).toBeVisible();
+    expect(await screen.findByRole('link', { name: /^Ada Lind/ })).toBeVisible();
     expect(sent('POST /api/session/student')[0]?.body).toEqual({
       classCode: 'TERN9',
       name: 'Ada Lind',
       passphrase: 'ada lantern quay',
+      ownDevice: false,
     });
     expect(localStorage.getItem('green-beam/last-class')).toBe('TERN9');
   });
@@ -83,7 +87,7 @@ describe('the door', () => {
     expect(await screen.findByRole('alert')).toHaveTextContent('There is no connection to Green Beam.');
     net.up = true;
     await user.click(screen.getByRole('button', { name: 'Try again' }));
-    expect(await screen.findByText(/Ada Lind/)).toBeVisible();
+    expect(await screen.findByRole('link', { name: /^Ada Lind/ })).toBeVisible();
   });
 });
 
@@ -140,41 +144,76 @@ describe('the beam', () => {
   });
 
   it('hears what changed: the board, what is shown, a logbook', async () => {
-    const { queries } = start(signedIn(teacher));
+    const board = { class: teacher.classes[0], size: 2, readingsToday: 0, students: [] };
+    const { queries, sent } = start({
+      ...signedIn(teacher),
+      'GET /api/classes/tern/board': {
+        ...board,
+        readingsToday: 7,
+        students: [{ id: 'bo', name: 'Bo Aasen', group: 'Bench 2' }],
+      },
+    });
     await screen.findByText('today');
     const stale = (key: readonly string[]) => queries.getQueryState(key)?.isInvalidated;
-    for (const key of [['board', 'tern'], ['classShow', 'tern'], ['logbooks']]) queries.setQueryData(key, {});
-    act(() => Stream.latest().say({ changed: 'board', classId: 'tern' }));
-    await waitFor(() => expect(stale(['board', 'tern'])).toBe(true));
-    expect(stale(['classShow', 'tern'])).toBe(false);
-    act(() => Stream.latest().say({ changed: 'show', classId: 'tern' }));
+    for (const key of [['classShow', 'tern'], ['logbooks']]) queries.setQueryData(key, {});
+    queries.setQueryData(['board', 'tern'], {
+      ...board,
+      students: [
+        { id: 'ada', name: 'Ada Lind' },
+        { id: 'bo', name: 'Bo Aasen' },
+      ],
+    });
+    act(() => Stream.latest().say({ changed: 'board', classId: 'tern', students: ['bo'] }));
+    // Only what is new is fetched, and the rest of the board stays.
+    await waitFor(() =>
+      expect(queries.getQueryData<BoardAnswer>(['board', 'tern'])).toMatchObject({
+        readingsToday: 7,
+        students: [{ id: 'ada' }, { id: 'bo', group: 'Bench 2' }],
+      }),
+    );
+    expect(sent('GET /api/classes/tern/board')[0]?.query.get('students')).toBe('bo');
+    act(() => Stream.latest().say({ changed: 'answers', classId: 'tern' }));
     await waitFor(() => expect(stale(['classShow', 'tern'])).toBe(true));
-    act(() => Stream.latest().say({ changed: 'logbook', logbookId: 'book', classId: 'tern' }));
+    act(() => Stream.latest().say({ changed: 'logbook', logbookId: 'book', arrived: null }));
     await waitFor(() => expect(stale(['logbooks'])).toBe(true));
   });
 
-  const parcel = { id: 'p', path: '/api/bench/settings/s/attempts', body: {} };
+  const parcel = (id: string, text: string, rest: object = {}) =>
+    parcelsOf('ada').add({ id, path: '/api/bench/settings/s/attempts', body: { text }, ...rest });
+  const stumbling: Answers = {
+    ...signedIn(student),
+    'POST /api/bench/settings/s/attempts': () => refusal(500, 'unexpected', 'x'),
+  };
   it('tips while something waits, and says how much', async () => {
-    localStorage.setItem('green-beam/outbox/ada', JSON.stringify([parcel, { ...parcel, id: 'q' }]));
-    start({
-      ...signedIn(student),
-      'POST /api/bench/settings/s/attempts': () => refusal(500, 'unexpected', 'x'),
-    });
+    await parcel('p', '1.0');
+    await parcel('q', '2.0');
+    start(stumbling);
     expect(await screen.findByText('2 things wait to be sent; nothing is lost.')).toBeVisible();
     act(() => Stream.latest().onerror?.());
     expect(screen.getByText('No connection. 2 things wait to be sent; nothing is lost.')).toBeVisible();
   });
 
-  it('lets what was refused be put aside on any page', async () => {
-    localStorage.setItem(
-      'green-beam/outbox/ada',
-      JSON.stringify([{ ...parcel, refused: 'This setting is finished.' }]),
+  it('takes over what an earlier version of the pages kept', async () => {
+    const old = [{ id: 'p', path: '/api/bench/settings/s/attempts', body: { text: '1.0' } }];
+    localStorage.setItem('green-beam/outbox/ada', JSON.stringify(old));
+    const { sent } = start({ ...signedIn(student), 'POST /api/bench/settings/s/attempts': {} });
+    await waitFor(() =>
+      expect(sent('POST /api/bench/settings/s/attempts')[0]?.body).toEqual({ text: '1.0' }),
     );
+    expect(localStorage.getItem('green-beam/outbox/ada')).toBeNull();
+  });
+
+  it('shows what was refused, in its writer’s words, before any of it can go', async () => {
+    await parcel('p', '12.40', { refused: 'This setting is finished.' });
     const { user } = start(signedIn(student));
-    expect(await screen.findByText(/Not stored: This setting is finished\./)).toBeVisible();
-    await user.click(screen.getByRole('button', { name: 'Put it aside' }));
-    await waitFor(() => expect(screen.queryByRole('button', { name: 'Put it aside' })).toBeNull());
-    expect(localStorage.getItem('green-beam/outbox/ada')).toBe('[]');
+    expect(await screen.findByText(/One thing was not stored\./)).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'See what and why' }));
+    const list = await screen.findByRole('dialog', { name: 'Not stored' });
+    expect(list).toHaveTextContent('12.40');
+    expect(list).toHaveTextContent('This setting is finished.');
+    await user.click(within(list).getByRole('button', { name: 'Put aside 12.40' }));
+    await waitFor(() => expect(screen.queryByText(/was not stored/)).toBeNull());
+    expect(await parcelsOf('ada').all()).toEqual([]);
   });
 
   it('signs out', async () => {
@@ -188,6 +227,112 @@ describe('the beam', () => {
     });
     await user.click(await screen.findByRole('button', { name: 'Sign out' }));
     expect(await screen.findByLabelText('Class code')).toBeVisible();
+  });
+});
+
+describe('a session', () => {
+  it('asks before it ends with something unsent, and locks that away from who comes next', async () => {
+    await parcelsOf('ada').add({ id: 'p', path: '/api/entries', body: { text: '52.40' } });
+    localStorage.setItem('green-beam/draft/ada/book/1/mass', '17.');
+    let who: object | null = student;
+    const { user, net } = start({
+      'GET /api/session': () => ({ who, sealKey: who ? 'ada’s own key' : undefined }),
+      'POST /api/entries': () => refusal(503, 'unavailable', 'x'),
+      'DELETE /api/session': () => {
+        who = null;
+        return {};
+      },
+      'POST /api/session/student': () => {
+        who = student;
+        return { who, sealKey: 'ada’s own key' };
+      },
+    });
+    await user.click(await screen.findByRole('button', { name: 'Sign out' }));
+    expect(await screen.findByText('One thing is not sent yet.')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Stay signed in' }));
+    expect(screen.getByText('today')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Sign out' }));
+    await user.click(await screen.findByRole('button', { name: 'Sign out, keep it locked here' }));
+    expect(await screen.findByLabelText('Class code')).toBeVisible();
+    await waitFor(async () => expect(await parcelsOf('ada').all()).toEqual([]));
+    const kept = await database();
+    await waitFor(async () => expect(await kept.getAllKeys('keys')).toEqual([]));
+    // Nothing that the next person could read, here or there.
+    expect(localStorage.getItem('green-beam/draft/ada/book/1/mass')).toBeNull();
+    const sealed = await kept.get('sealed', 'ada');
+    expect(new TextDecoder().decode(sealed?.data)).not.toMatch(/52|17/);
+
+    net.up = true;
+    await user.type(screen.getByLabelText('Class code'), 'TERN9');
+    await user.type(screen.getByLabelText('Your name'), 'Ada Lind');
+    await user.type(screen.getByLabelText('Passphrase'), 'x');
+    await user.click(screen.getByRole('button', { name: 'Sign in' }));
+    expect(await screen.findByText(/One thing waits to be sent/)).toBeVisible();
+    expect((await parcelsOf('ada').all())[0]?.body).toEqual({ text: '52.40' });
+    expect(localStorage.getItem('green-beam/draft/ada/book/1/mass')).toBe('17.');
+  });
+
+  it('that has ended says so where one is, and the same person goes on there', async () => {
+    let who: object | null = student;
+    const { user, router } = start({
+      'GET /api/session': () => ({ who }),
+      'POST /api/session/student': () => ({ who: (who = student) }),
+    });
+    await screen.findByText('today');
+    await act(() => router.navigate('/figures'));
+    who = null;
+    act(() => Stream.latest().say({ changed: 'session' }));
+    const bar = await screen.findByRole('region', { name: 'Your session has ended' });
+    expect(screen.getByText('figures')).toBeVisible();
+    await user.type(within(bar).getByLabelText('Passphrase'), 'ada lantern quay');
+    await user.click(within(bar).getByRole('button', { name: 'Sign in again' }));
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Your session has ended' })).toBeNull());
+    expect(router.state.location.pathname).toBe('/figures');
+  });
+
+  it('that is somebody else’s now puts the page aside', async () => {
+    let who: object = student;
+    const { user, sent } = start({ 'GET /api/session': () => ({ who }), 'GET /api/x': {} });
+    await screen.findByText('today');
+    who = { ...student, id: 'bo', name: 'Bo Aasen' };
+    act(() => Stream.latest().say({ changed: 'session' }));
+    expect(
+      await screen.findByRole('heading', { name: 'Bo Aasen has signed in on this browser.' }),
+    ).toBeVisible();
+    expect(screen.queryByText('today')).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Go on as Bo Aasen' }));
+    expect(await screen.findByRole('link', { name: /^Bo Aasen/ })).toBeVisible();
+    await call('GET', '/api/x');
+    expect(sent('GET /api/x')[0]?.person).toBe('bo');
+  });
+
+  it('begins with a password of one’s own where the printed one is used', async () => {
+    let first = true;
+    const { user } = start({
+      'GET /api/session': () => ({ who: teacher, mustChange: first }),
+      'POST /api/session/password': () => {
+        first = false;
+        return { who: teacher, mustChange: false };
+      },
+    });
+    await user.type(await screen.findByLabelText('Password that you have now'), 'printed words');
+    await user.type(screen.getByLabelText('New password'), 'amber lantern quay');
+    await user.click(screen.getByRole('button', { name: 'Change the password' }));
+    expect(await screen.findByText('today')).toBeVisible();
+  });
+
+  it('starts without the server as it was last known, with what was fetched then', async () => {
+    const { queries, net } = start({ ...signedIn(null), 'GET /api/session': { who: student, sealKey: 'k' } });
+    await screen.findByText('today');
+    queries.setQueryData(['logbook', 'book'], { id: 'book' });
+    await waitFor(async () => expect(await (await database()).get('answers', 'ada')).toBeDefined(), {
+      timeout: 5000,
+    });
+    cleanup();
+    net.up = false;
+    const again = start(signedIn(student), false);
+    expect(await screen.findByText('today')).toBeVisible();
+    expect(again.queries.getQueryData(['logbook', 'book'])).toEqual({ id: 'book' });
   });
 });
 

@@ -9,13 +9,20 @@ interface Props {
   readonly button: ReactNode;
   readonly buttonLook: string;
   readonly look: string;
+  /** True where Tab passes it by: it is reached in another way. */
+  readonly aside?: boolean;
   readonly children: (close: () => void) => ReactNode;
 }
 
 /** A button from which a form hangs. Until it is first pressed it is a button and no more: a table has hundreds. */
-export function Hanging({ label, called, button, buttonLook, look, children }: Props) {
+export function Hanging({ label, called, button, buttonLook, look, aside = false, children }: Props) {
   const [open, setOpen] = useState<boolean | null>(null);
-  const plain = { 'aria-label': label, className: buttonLook, children: button };
+  const plain = {
+    'aria-label': label,
+    className: buttonLook,
+    children: button,
+    ...(aside ? { tabIndex: -1 } : {}),
+  };
   if (open === null)
     return (
       <button
