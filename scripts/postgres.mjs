@@ -183,8 +183,22 @@ export async function startCluster(folder, { throwaway = false } = {}) {
       if (!(await ended(server, 15_000))) server.kill('SIGQUIT');
     },
     pid: server.pid,
+    pids: () => [server.pid, ...childrenOf(server.pid)],
   };
 }
+
+/** The processes that a process has started. */
+const childrenOf = (parent) =>
+  readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .filter((name) => {
+      try {
+        return Number(readFileSync(`/proc/${name}/stat`, 'utf8').split(') ')[1].split(' ')[1]) === parent;
+      } catch {
+        return false;
+      }
+    })
+    .map(Number);
 
 async function answering(bin, port, server, said) {
   for (let waited = 0; waited < 60_000; waited += 100) {
@@ -204,6 +218,7 @@ export async function throwawayCluster() {
   const cluster = await startCluster(join(folder, 'cluster'), { throwaway: true });
   return {
     urlFor: cluster.urlFor,
+    pids: cluster.pids,
     stop: async () => {
       await cluster.stop();
       rmSync(folder, { recursive: true, force: true });

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 const clientId = string().matches(uuid, 'The id is not a UUID.').required('The id is missing.');
@@ -153,14 +153,17 @@ export const newEntry = object({
 /** A full logbook at once: 200 trials of 12 columns. */
 export const largestBlock = 2400;
 
-/** Entries that belong together, such as a pasted block. */
-export const newBlock = object({
-  id: clientId,
-  entries: array(newEntry)
+const someOf = <S extends Schema>(entry: S) =>
+  array(entry)
     .min(1, 'There is nothing to write.')
     .max(largestBlock, `At most ${largestBlock} cells at once.`)
-    .required('The entries are missing.'),
-}).noUnknown();
+    .required('The entries are missing.');
+
+/** Entries that belong together, such as a pasted block. */
+export const newBlock = object({ id: clientId, entries: someOf(newEntry) }).noUnknown();
+/** The same as far as it can be looked at at once; its entries are looked at some at a time. */
+export const blockOutline = object({ id: clientId, entries: someOf(mixed()) }).noUnknown();
+export const blockSlice = array(newEntry).required();
 
 export const photoTypes = ['image/jpeg', 'image/png'] as const;
 /** The largest photograph, in bytes, and how many of them and how much a logbook holds. */

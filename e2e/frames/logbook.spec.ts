@@ -1,5 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
-import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
+import type { SessionAnswer } from '@green-beam/contract';
+import { expect, signInStudent, signInTeacher, test } from '../support/people';
+import { ask } from '../support/room';
 
 const [trials, measuredColumns] = [200, 10] as const;
 
@@ -179,12 +181,11 @@ async function post(
   what: string,
   make: (classId: string) => Promise<readonly [string, object]>,
 ): Promise<void> {
-  const session = (await (await page.request.get(`${baseUrl()}/api/session`)).json()) as {
-    who: { classes: { id: string }[] };
-  };
-  const [path, data] = await make(session.who.classes[0]?.id ?? '');
-  const answer = await page.request.post(baseUrl() + path, { data, headers: { origin: baseUrl() } });
-  if (!answer.ok()) throw new Error(`${what}: ${answer.status()} ${await answer.text()}`);
+  const session = await ask<SessionAnswer>(page, 'GET', '/api/session');
+  const [path, data] = await make(session.who?.classes[0]?.id ?? '');
+  await ask(page, 'POST', path, data).catch((error: unknown) => {
+    throw new Error(`${what}: ${String(error)}`);
+  });
 }
 
 const quantile = (values: readonly number[], share: number): number =>

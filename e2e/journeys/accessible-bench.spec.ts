@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { instruments } from '@green-beam/core';
 import { clean } from '../support/axe';
 import { baseUrl, signInStudent, test } from '../support/people';
+import { ask } from '../support/room';
 
 /** One of each family on a phone; all of them on a laptop. */
 const onAPhone = ['three-beam-balance', 'vernier-caliper', 'burette', 'volumetric-pipette', 'hydrometer'];
@@ -19,15 +20,7 @@ for (const [width, chosen] of [
       await signInStudent(page, 'Adaline Moor');
       for (const kind of chosen) {
         const id = randomUUID();
-        await page.evaluate(
-          (body) =>
-            fetch('/api/bench/settings', {
-              method: 'POST',
-              headers: { 'content-type': 'application/json' },
-              body: JSON.stringify(body),
-            }),
-          { id, kind, mode: 'handle' },
-        );
+        await ask(page, 'POST', '/api/bench/settings', { id, kind, mode: 'handle' });
         await page.goto(`${baseUrl()}/bench/${id}`);
         await page.getByLabel('Your reading', { exact: true }).fill('1 g');
         await page.keyboard.press('Enter');

@@ -1,14 +1,8 @@
+import type { LogbookAnswer } from '@green-beam/contract';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
-
-/** Opens a logbook from the list, whether somebody has opened it before or not. */
-async function openBook(page: Page, title: string): Promise<void> {
-  await page.getByRole('link', { name: 'Logbook' }).click();
-  const line = page.getByRole('listitem').filter({ hasText: title });
-  await line.getByRole('button', { name: 'Open the logbook' }).or(line.getByRole('link')).click();
-  await expect(page.getByRole('heading', { name: 'Method' })).toBeVisible();
-}
+import { expect, signInStudent, signInTeacher, test } from '../support/people';
+import { ask, openBook } from '../support/room';
 
 /** Pastes as a spreadsheet does: cells apart by tabs, rows by lines. */
 const paste = (page: Page, text: string) =>
@@ -222,10 +216,10 @@ test('five minutes without a network: two write on, and every entry arrives once
     for (const text of ['61.27', '61.22', '61.23', '76.24', '18.6', '89.61', '35.2', '103.38', '52.4'])
       await expect(device.getByRole('button', { name: new RegExp(`, ${text}$`) })).toHaveCount(1);
   }
-  const { entries } = await page.evaluate(
-    async (address) =>
-      (await fetch(address)).json() as Promise<{ entries: { text: string; reader: string }[] }>,
-    `${baseUrl()}/api${new URL(page.url()).pathname.replace('/logbook/', '/logbooks/')}`,
+  const { entries } = await ask<LogbookAnswer>(
+    page,
+    'GET',
+    `/api${new URL(page.url()).pathname.replace('/logbook/', '/logbooks/')}`,
   );
   const of = (reader: string) => entries.filter((entry) => entry.reader === reader).map(({ text }) => text);
   expect(of('Magnus Dell')).toEqual(['61.24', '61.22', '61.23']);

@@ -4,8 +4,17 @@ import { resolve } from 'node:path';
 
 const home = resolve(import.meta.dirname, '../..');
 
+/** A balance that is connected to the server. @returns its address and what ends it */
+export async function startBalance(): Promise<{ readonly address: string; stop(): void }> {
+  const balance = fork(resolve(home, 'server/dist/balance.js'), { cwd: home, silent: true });
+  const [{ port }] = (await once(balance, 'message')) as [{ port: number }];
+  return { address: `127.0.0.1:${port}`, stop: () => void balance.kill() };
+}
+
 export interface Cluster {
   urlFor(database: string): string;
+  /** All of its processes as they are now. */
+  pids(): number[];
   stop(): Promise<void>;
 }
 
@@ -29,6 +38,7 @@ export class ServerProcess {
   constructor(
     readonly databaseUrl: string,
     readonly port: number,
+    readonly more: Readonly<Record<string, string>> = {},
   ) {}
 
   get address(): string {
@@ -45,6 +55,7 @@ export class ServerProcess {
         PORT: String(this.port),
         DEMO: 'true',
         LOG_LEVEL: 'warn',
+        ...this.more,
       },
     });
     await once(this.#child, 'message');

@@ -50,6 +50,8 @@ export interface Harness {
   readonly address: string;
   readonly url: string;
   readonly routes: readonly RouteLine[];
+  /** The queries that something costs. */
+  queriesOf(act: () => Promise<unknown>): Promise<readonly string[]>;
   browser(): Browser;
   asTeacher(name?: string, password?: string): Promise<Browser>;
   asStudent(name: string): Promise<Browser>;
@@ -79,7 +81,8 @@ export async function startHarness({
 }: Wanted = {}): Promise<Harness> {
   const url = given ?? (await freshDatabase());
   await migrate(url);
-  const database = connect(url);
+  const queries: string[] = [];
+  const database = connect(url, { onQuery: (sql) => void queries.push(sql) });
   const pool = new pg.Pool({ connectionString: url, max: 4 });
   const log = pino({ level: 'silent' });
   let drawn = 0;
@@ -118,6 +121,11 @@ export async function startHarness({
     address,
     url,
     routes,
+    queriesOf: async (act) => {
+      queries.length = 0;
+      await act();
+      return [...queries];
+    },
     browser,
     asTeacher: (name = teacher.name, password = teacher.password) =>
       signedIn('/api/session/teacher', { name, password }),

@@ -80,7 +80,8 @@ export function route<S extends Schema, Owned = undefined>(
 /** For whom a request says that it is made. */
 const askedFor = (request: Request): unknown => request.get(personHeader) ?? request.query[personParameter];
 
-async function validated<S extends Schema>(schema: S, body: unknown): Promise<InferType<S>> {
+/** @throws Problem */
+export async function validated<S extends Schema>(schema: S, body: unknown): Promise<InferType<S>> {
   try {
     return await schema.validate(body, { abortEarly: true });
   } catch (error) {

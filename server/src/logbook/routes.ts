@@ -1,7 +1,16 @@
-import { investigationChange, newBlock, newEntry, newInvestigation, paths } from '@green-beam/contract';
+import {
+  blockOutline,
+  blockSlice,
+  investigationChange,
+  newEntry,
+  newInvestigation,
+  paths,
+  type NewEntry,
+} from '@green-beam/contract';
 import type { Request, Router } from 'express';
 import { Problem } from '../http/problem';
-import { route, type Named } from '../http/route';
+import { setImmediate } from 'node:timers/promises';
+import { route, validated, type Named } from '../http/route';
 import type { Services } from '../services';
 import { managerOwns, staffOwns } from '../classroom/membership';
 import { addEntries } from './entries';
@@ -51,8 +60,9 @@ export function logbookRoutes(router: Router, services: Services): void {
     path: paths.blocks,
     allow: 'student',
     owns,
-    body: newBlock,
-    run: ({ who, owned, body }) => addEntries(services, who, owned, body.entries, body.id),
+    body: blockOutline,
+    run: async ({ who, owned, body }) =>
+      addEntries(services, who, owned, await looked(body.entries), body.id),
   });
   route(router, {
     method: 'put',
@@ -71,6 +81,18 @@ export function logbookRoutes(router: Router, services: Services): void {
       sendPhoto(services, owned, params['photoId'] ?? '', request, response),
   });
   investigationRoutes(router, services);
+}
+
+const sliceLength = 100;
+
+/** Looks at many entries some at a time, so that others are answered in between. @throws Problem */
+async function looked(entries: readonly unknown[]): Promise<NewEntry[]> {
+  const done: NewEntry[] = [];
+  for (let at = 0; at < entries.length; at += sliceLength) {
+    done.push(...(await validated(blockSlice, entries.slice(at, at + sliceLength))));
+    await setImmediate();
+  }
+  return done;
 }
 
 /** `?after=17`; from the beginning without it. @throws Problem for what is no such number */

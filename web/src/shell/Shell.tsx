@@ -1,7 +1,7 @@
 import type { Who } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useEffectEvent, useLayoutEffect, useState } from 'react';
-import { Outlet } from 'react-router';
+import { Outlet, useNavigate } from 'react-router';
 import { onSessionEnded, speakFor } from '../api';
 import { useLive } from '../live/useLive';
 import { keepAnswers } from '../outbox/answers';
@@ -74,6 +74,7 @@ interface Home {
 /** Whose pages this tab shows. They stay when the session ends, so that the same person can go on where they were. */
 function useHome(session: Session | undefined): Home {
   const queries = useQueryClient();
+  const navigate = useNavigate();
   const [who, setWho] = useState<Who | null>(null);
   if (!who && session?.who) setWho(session.who);
   const id = who?.id;
@@ -89,6 +90,8 @@ function useHome(session: Session | undefined): Home {
     if (person !== id) return;
     queries.setQueryData<Session>(sessionKey, { who: null });
     leave();
+    // Not even the address tells the next one what was open.
+    void navigate('/');
   });
   useEffect(() => hearTabs((word) => 'left' in word && left(word.left)), []);
   useEffect(() => {
