@@ -105,8 +105,9 @@ beforeAll(async () => {
     name: 'Far Away',
     passphrase: slips.body.slips[0]!.passphrase,
   });
+  const delphi = await models.people.findOne({ where: { name: 'Delphi Marsh' } });
+  await models.classStudents.update({ spoken: true }, { where: { personId: delphi!.id } });
   const own = await harness.asStudent('Delphi Marsh');
-  await models.classStudents.update({ spoken: true }, { where: { personId: own.personId } });
   browsers = {
     nobody: harness.browser(),
     otherClass,

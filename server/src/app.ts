@@ -1,4 +1,4 @@
-import { isScreen } from '@green-beam/contract';
+import { isScreen, paths } from '@green-beam/contract';
 import compression from 'compression';
 import express, { Router, type Express } from 'express';
 import session from 'express-session';
@@ -44,6 +44,8 @@ export function createApp(
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', settings.trustedProxies);
+  // Answers are never kept, so nobody asks whether they changed.
+  app.set('etag', false);
   app.use(
     pinoHttp({
       logger: services.log,
@@ -63,35 +65,10 @@ export function createApp(
   );
   healthRoutes(app, services);
   app.use(knownHostsOnly(settings.hosts));
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'none'"],
-          scriptSrc: ["'self'"],
-          styleSrc: ["'self'"],
-          fontSrc: ["'self'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          connectSrc: ["'self'"],
-          workerSrc: ["'self'"],
-          manifestSrc: ["'self'"],
-          baseUri: ["'none'"],
-          formAction: ["'self'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      strictTransportSecurity: settings.secureCookie,
-    }),
-  );
-  app.use(
-    compression({
-      filter: (_request, response) =>
-        !String(response.getHeader('content-type')).startsWith('text/event-stream'),
-    }),
-  );
   const api = apiRouter(services, settings);
   app.use('/api', api);
+  app.use(pageHeaders(settings.secureCookie));
+  app.use(compression());
   if (settings.webFolder) servePages(app, settings.webFolder);
   app.use(() => {
     throw new Problem('not-found');
@@ -100,22 +77,57 @@ export function createApp(
   return { app, routes: routesOn(api) };
 }
 
+/** What pages are told: nothing but our own may run, load or frame. */
+const pageHeaders = (secure: boolean) =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: secure,
+  });
+
+/** What answers of the API are told: they are data, for this page, now. */
+const answerHeaders = {
+  'cache-control': 'no-store',
+  'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+  'cross-origin-resource-policy': 'same-origin',
+  'referrer-policy': 'no-referrer',
+  'x-content-type-options': 'nosniff',
+} as const;
+
 function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSettings): Router {
   // Routes carry their whole address, `/api` included, as the contract states it.
   const api = Router();
   api.use((request, response, next) => {
     request.url = request.originalUrl;
-    response.set('cache-control', 'no-store');
+    response.set(answerHeaders);
     next();
   });
   api.use(sameOriginOnly(secureCookie));
   api.use(jsonBody);
   api.use(deadline);
+  const compressed = compression({
+    filter: (request, response) => request.path !== paths.events && compression.filter(request, response),
+  });
+  api.get('/{*rest}', compressed);
   api.use(
     session({
       name: cookieNames(secureCookie).session,
       secret: sessionSecret,
-      store: new SessionStore(services.database, services.now),
+      store: new SessionStore(services.database, services.callers, services.now),
       resave: false,
       saveUninitialized: false,
       cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookie },

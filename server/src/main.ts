@@ -12,6 +12,7 @@ import { sayStopping } from './http/health';
 import { createKept } from './kept/kept';
 import { createPublish } from './publish/publish';
 import type { Services } from './services';
+import { Callers } from './session/callers';
 import { createSignInLimits } from './session/limits';
 
 /** After this long a stop does not wait for anybody. */
@@ -36,9 +37,11 @@ async function serve(configuration: Configuration): Promise<void> {
   });
   pool.on('error', () => log.warn('a connection to the database was lost'));
   const now = () => new Date();
+  const callers = new Callers(database, log, now);
   const services: Services = {
     database,
-    publish: createPublish(database, configuration.directDatabaseUrl, log, now),
+    callers,
+    publish: createPublish(database, callers, configuration.directDatabaseUrl, log),
     kept: createKept(database),
     feed: configuration.balance ? new BalanceFeed(configuration.balance) : noFeed,
     limits: createSignInLimits(pool),

@@ -3,11 +3,13 @@ import type { Database } from './database/models';
 import type { Feed } from './feed/feed';
 import type { Kept } from './kept/kept';
 import type { Publish } from './publish/publish';
+import type { Callers } from './session/callers';
 import type { SignInLimits } from './session/limits';
 
 /** What routes and services work with. Time and chance come from here, so that tests can fix them. */
 export interface Services {
   readonly database: Database;
+  readonly callers: Callers;
   readonly publish: Publish;
   readonly kept: Kept;
   readonly feed: Feed;

@@ -15,6 +15,7 @@ import type { RouteLine } from '../src/http/route';
 import { createKept } from '../src/kept/kept';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';
+import { Callers } from '../src/session/callers';
 import { createSignInLimits } from '../src/session/limits';
 
 export interface Answer<Body> {
@@ -86,9 +87,11 @@ export async function startHarness({
   const pool = new pg.Pool({ connectionString: url, max: 4 });
   const log = pino({ level: 'silent' });
   let drawn = 0;
+  const callers = new Callers(database, log, now);
   const services: Services = {
     database,
-    publish: createPublish(database, url, log, now),
+    callers,
+    publish: createPublish(database, callers, url, log),
     kept: createKept(database),
     feed,
     limits: createSignInLimits(pool),

@@ -2,9 +2,14 @@ import type { ArrivedEntries } from './logbook';
 
 /** What the event stream says changed. What is small comes along; the rest is fetched by whoever looks at it. */
 export type LiveEvent =
-  /** Students of a class have something new on the board. */
-  | { readonly changed: 'board'; readonly classId: string; readonly students: readonly string[] }
-  /** Something was added to a logbook; the entries come along for those who write in it, while they are few. */
+  /** Students of a class have something new on the board; some of it in these logbooks. */
+  | {
+      readonly changed: 'board';
+      readonly classId: string;
+      readonly students: readonly string[];
+      readonly logbooks: readonly string[];
+    }
+  /** Something was added to a logbook that one writes in; the entries come along while they are few. */
   | { readonly changed: 'logbook'; readonly logbookId: string; readonly arrived: ArrivedEntries | null }
   | { readonly changed: 'show'; readonly classId: string }
   /** Somebody answered what a class is shown. */

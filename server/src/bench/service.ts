@@ -21,7 +21,7 @@ import {
   plainestEnough,
   seeded,
 } from '@green-beam/core';
-import { UniqueConstraintError } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import type { AttemptRow, PracticeSettingRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
@@ -80,15 +80,30 @@ export async function layOutSetting(
   id: string,
   laid: Laid,
 ): Promise<SettingAnswer> {
-  const { practiceSettings } = services.database.models;
   const row = { id, personId: who.id, conventionsId: who.conventionsId, ...laid };
-  try {
-    await practiceSettings.create(row);
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
-    return settingAnswer(services, who, await ownStation(services, who, id));
-  }
-  return answerWith(who, await stationOf(services.kept, row), []);
+  const added = await services.database.sequelize.query(
+    `insert into practice_settings (id, person_id, conventions_id, kind, model, mode, seed, setting, show_id, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict (id) do nothing returning id`,
+    {
+      type: QueryTypes.SELECT,
+      bind: [
+        id,
+        row.personId,
+        row.conventionsId,
+        row.kind,
+        row.model,
+        row.mode,
+        row.seed,
+        JSON.stringify(row.setting),
+        row.showId ?? null,
+        services.now(),
+      ],
+    },
+  );
+  if (added.length === 0) return settingAnswer(services, who, await ownStation(services, who, id));
+  const station = await stationOf(services.kept, row);
+  services.kept.settings.set(id, station);
+  return answerWith(who, station, []);
 }
 
 /** A setting as it may be shown to the one who reads it. */
@@ -140,22 +155,19 @@ export async function takeAttempt(
     const { id, text, unit } = attempt;
     return { id, text, unit, verdict, parts: [], triesLeft: triesAllowed - before.length, solution: null };
   }
-  let kept: AttemptRow;
-  try {
-    kept = await models.attempts.create({
-      id: attempt.id,
-      settingId,
-      personId: who.id,
-      ordinal: before.length + 1,
-      text: attempt.text,
-      unit: attempt.unit,
-      hands: attempt.hands,
-      verdict,
-      parts: attempt.parts,
-      ...measuredBy(station, attempt),
-    });
-  } catch (error) {
-    if (!(error instanceof UniqueConstraintError)) throw error;
+  const kept: AttemptRow = {
+    id: attempt.id,
+    settingId,
+    personId: who.id,
+    ordinal: before.length + 1,
+    text: attempt.text,
+    unit: attempt.unit,
+    hands: attempt.hands,
+    verdict,
+    parts: attempt.parts ?? null,
+    ...measuredBy(station, attempt),
+  };
+  if (!(await add(services, kept))) {
     const again = await attemptsAt(services, settingId);
     const twin = again.find(({ id }) => id === attempt.id);
     if (twin) return answerTo(station, twin, again);
@@ -168,6 +180,32 @@ export async function takeAttempt(
     if (station.row.showId) services.publish.answers(classId);
   }
   return answerTo(station, kept, [...before, kept]);
+}
+
+/** Keeps a try; false where its id or its place is taken. */
+async function add({ database, now }: Services, row: AttemptRow): Promise<boolean> {
+  const added = await database.sequelize.query(
+    `insert into attempts (id, setting_id, person_id, ordinal, text, unit, hands, verdict, parts, value, divisions_off, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id`,
+    {
+      type: QueryTypes.SELECT,
+      bind: [
+        row.id,
+        row.settingId,
+        row.personId,
+        row.ordinal,
+        row.text,
+        row.unit,
+        row.hands && JSON.stringify(row.hands),
+        JSON.stringify(row.verdict),
+        row.parts && JSON.stringify(row.parts),
+        row.value,
+        row.divisionsOff,
+        now(),
+      ],
+    },
+  );
+  return added.length === 1;
 }
 
 /** The scale near the pointer in words, as the hands left it, for whom the teacher allows it. @throws Problem */
@@ -207,11 +245,14 @@ export async function whichFor(
 
 /** A setting that the caller reads. @throws Problem for anybody else's */
 export async function ownStation({ database, kept }: Services, who: Caller, id: string): Promise<Station> {
-  const row = await database.models.practiceSettings.findByPk(id);
+  const known = kept.settings.get(id);
+  const row = known?.row ?? (await database.models.practiceSettings.findByPk(id));
   if (!row) throw new Problem('not-found');
   if (row.personId !== who.id) throw new Problem('not-allowed');
-  return stationOf(kept, row);
+  const station = known ?? (await stationOf(kept, row));
+  kept.settings.set(id, station);
+  return station;
 }
 
 const attemptsAt = ({ database }: Services, settingId: string): Promise<AttemptRow[]> =>
-  database.models.attempts.findAll({ where: { settingId }, order: [['ordinal', 'asc']] });
+  database.models.attempts.findAll({ where: { settingId }, order: [['ordinal', 'asc']], raw: true });

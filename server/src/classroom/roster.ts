@@ -37,7 +37,7 @@ export async function createClass(
     }
     return className(row);
   });
-  publish.people([who.id]);
+  await publish.people([who.id]);
   return made;
 }
 
@@ -183,5 +183,6 @@ export async function allowSpoken(
   const row = await database.models.classStudents.findOne({ where: { classId, personId } });
   if (!row) throw new Problem('not-found');
   await row.update({ spoken });
+  await publish.people([personId]);
   publish.board(classId, [personId]);
 }

@@ -53,7 +53,7 @@ export function route<S extends Schema, Owned = undefined>(
   router[method](path, async (request, response) => {
     // Whoever waited too long was told so already.
     if (response.headersSent) return;
-    const who = request.session.who;
+    const who = request.session.callerOf?.();
     if (allow !== 'anyone') {
       if (!who) throw new Problem('not-signed-in');
       if (askedFor(request) !== who.id) throw new Problem('other-person');

@@ -1,7 +1,9 @@
 import { presetNamed, type Conventions, type Investigation } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
+import type { Station } from '../bench/judging';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
+import type { OpenBook } from '../logbook/service';
 import { Books } from './books';
 import { Practices } from './practices';
 
@@ -22,6 +24,10 @@ export interface Kept {
   conventions(id: string | null): Promise<Conventions>;
   /** @throws Problem for one that there is not. */
   investigation(id: string): Promise<KeptInvestigation>;
+  /** Settings on the bench: what was laid out stays as it is. */
+  readonly settings: LRUCache<string, Station>;
+  /** Logbooks with who writes in them. */
+  readonly openBooks: LRUCache<string, OpenBook>;
   readonly practices: Practices;
   readonly books: Books;
 }
@@ -46,6 +52,8 @@ export function createKept(database: Database): Kept {
       investigations.set(id, line);
       return line;
     },
+    settings: new LRUCache({ max: 5_000 }),
+    openBooks: new LRUCache({ max: 5_000 }),
     practices: new Practices(database),
     books: new Books(database, {
       conventions: (id) => kept.conventions(id),

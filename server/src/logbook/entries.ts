@@ -36,6 +36,7 @@ export async function addEntries(
     classId: investigation.classId,
     members: members.map(({ id }) => id),
     arrived,
+    by: who.sessionId,
   });
   return arrived;
 }

@@ -142,12 +142,16 @@ export async function logbookFor(services: Services, who: Caller, book: OpenBook
   };
 }
 
-/** A logbook may be read by those who write in it and by the staff of its class. One query. @throws Problem */
-export async function readable(
-  { database, kept }: Services,
-  who: Caller,
-  logbookId: string,
-): Promise<OpenBook> {
+/** A logbook may be read by those who write in it and by the staff of its class. @throws Problem */
+export async function readable(services: Services, who: Caller, logbookId: string): Promise<OpenBook> {
+  const book = services.kept.openBooks.get(logbookId) ?? (await readBook(services, logbookId));
+  services.kept.openBooks.set(logbookId, book);
+  const teaches = who.role === 'teacher' && who.classes.some(({ id }) => id === book.investigation.classId);
+  if (!teaches && !isMember(book, who)) throw new Problem('not-allowed');
+  return book;
+}
+
+async function readBook({ database, kept }: Services, logbookId: string): Promise<OpenBook> {
   const [row] = await database.sequelize.query<Omit<OpenBook, 'investigation'> & { investigationId: string }>(
     `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId",
             (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name), '[]'::json)
@@ -157,10 +161,7 @@ export async function readable(
   );
   if (!row) throw new Problem('not-found');
   const { investigationId, ...rest } = row;
-  const book = { ...rest, investigation: await kept.investigation(investigationId) };
-  const teaches = who.role === 'teacher' && who.classes.some(({ id }) => id === book.investigation.classId);
-  if (!teaches && !isMember(book, who)) throw new Problem('not-allowed');
-  return book;
+  return { ...rest, investigation: await kept.investigation(investigationId) };
 }
 
 const isMember = ({ members }: OpenBook, who: Caller): boolean => members.some(({ id }) => id === who.id);

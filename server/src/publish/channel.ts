@@ -10,8 +10,8 @@ const retryMs = 1_000;
 
 /** Carries messages to every process on this database, this one included, through LISTEN and NOTIFY. */
 export interface Channel {
-  /** Goes here at once and to the other processes within a moment. */
-  send(message: object): void;
+  /** Goes here at once and to the other processes within a moment, or at once too. */
+  send(message: object, how?: { readonly atOnce: boolean }): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -35,7 +35,8 @@ export function openChannel({ url, log, notify, heard, missed, self }: Settings)
   let closed = false;
   let client: pg.Client | undefined;
 
-  const passOn = () => {
+  const passOn = async (): Promise<void> => {
+    clearTimeout(timer);
     timer = undefined;
     const batches: string[][] = [[]];
     let length = 0;
@@ -50,9 +51,11 @@ export function openChannel({ url, log, notify, heard, missed, self }: Settings)
     }
     waiting = [];
     for (const batch of batches.filter(({ length }) => length > 0))
-      notify(`{"from":"${self}","messages":[${batch.join()}]}`).catch((error: unknown) =>
-        log.warn({ error: withoutTexts(error) }, 'a change could not be passed on'),
-      );
+      try {
+        await notify(`{"from":"${self}","messages":[${batch.join()}]}`);
+      } catch (error) {
+        log.warn({ error: withoutTexts(error) }, 'a change could not be passed on');
+      }
   };
 
   const listen = async (again: boolean): Promise<void> => {
@@ -84,17 +87,15 @@ export function openChannel({ url, log, notify, heard, missed, self }: Settings)
   void listen(false);
 
   return {
-    send: (message) => {
+    send: async (message, { atOnce } = { atOnce: false }) => {
       heard(message);
       waiting.push(JSON.stringify(message));
-      timer ??= setTimeout(passOn, gatherMs);
+      if (atOnce) await passOn();
+      else timer ??= setTimeout(() => void passOn(), gatherMs);
     },
     close: async () => {
       closed = true;
-      if (timer) {
-        clearTimeout(timer);
-        passOn();
-      }
+      if (timer) await passOn();
       await client?.end().catch(() => undefined);
     },
   };

@@ -4,6 +4,7 @@ import type { Logger } from 'pino';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
 import { notifyStatement, openChannel } from './channel';
+import type { Callers } from '../session/callers';
 import { Streams } from './streams';
 
 /** A change, as it goes from process to process. */
@@ -17,6 +18,8 @@ export type Change =
       /** Who writes in it. */
       readonly members: readonly string[];
       readonly arrived: ArrivedEntries | null;
+      /** The session that it came through, which has it already. */
+      readonly by: string;
     }
   | { readonly kind: 'show' | 'answers'; readonly classId: string }
   /** Something about these people's sessions or classes is other than before. */
@@ -28,7 +31,8 @@ export interface Publish {
   logbook(change: Omit<Extract<Change, { kind: 'logbook' }>, 'kind'>): void;
   show(classId: string): void;
   answers(classId: string): void;
-  people(people: readonly string[]): void;
+  /** Done once the other processes have been told. */
+  people(people: readonly string[]): Promise<void>;
   readonly streams: Streams;
   close(): Promise<void>;
 }
@@ -37,8 +41,8 @@ export interface Publish {
 const longestArrival = 4_000;
 
 /** @param directUrl a connection without a pooler, to listen on. */
-export function createPublish(database: Database, directUrl: string, log: Logger, now: () => Date): Publish {
-  const streams = new Streams(database, log, now);
+export function createPublish(database: Database, callers: Callers, directUrl: string, log: Logger): Publish {
+  const streams = new Streams(callers);
   const channel = openChannel({
     url: directUrl,
     log,
@@ -46,7 +50,10 @@ export function createPublish(database: Database, directUrl: string, log: Logger
     notify: (payload) =>
       database.sequelize.query(notifyStatement, { type: QueryTypes.SELECT, bind: [payload] }),
     heard: (message) => streams.tell(message as Change),
-    missed: () => streams.tellMissed(),
+    missed: () => {
+      callers.forgetAll();
+      streams.tellMissed();
+    },
   });
   const send = (change: Change) => channel.send(change);
   return {
@@ -54,10 +61,11 @@ export function createPublish(database: Database, directUrl: string, log: Logger
     logbook: (change) => send({ kind: 'logbook', ...change, arrived: shortEnough(change.arrived) }),
     show: (classId) => send({ kind: 'show', classId }),
     answers: (classId) => send({ kind: 'answers', classId }),
-    people: (people) => send({ kind: 'people', people }),
+    people: (people) => channel.send({ kind: 'people', people }, { atOnce: true }),
     streams,
     close: async () => {
       streams.close();
+      callers.close();
       await channel.close();
     },
   };

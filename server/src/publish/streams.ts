@@ -1,19 +1,15 @@
 import type { LiveEvent } from '@green-beam/contract';
 import type { Response } from 'express';
-import type { Logger } from 'pino';
-import type { Database } from '../database/models';
-import { withoutTexts } from '../http/answerProblems';
 import { Problem } from '../http/problem';
-import { holdingAmong, type Caller } from '../session/caller';
+import type { Caller } from '../session/caller';
+import type { Callers } from '../session/callers';
 import type { Change } from './publish';
 
 /** Devices and browsers on which one person may have Green Beam open at once; each has one stream, however many tabs. */
 export const streamsPerPerson = 6;
 const heartbeatMs = 20_000;
-/** Sessions of all streams are looked at together, this often. */
-const lookEveryMs = 3_000;
 /** What is new on a board is gathered for this long. */
-const boardMs = 700;
+const boardMs = 1_300;
 
 interface Stream {
   readonly response: Response;
@@ -23,7 +19,7 @@ interface Stream {
   /** The classes of the person, as they are now. */
   classes: readonly string[];
   /** What is new on the boards, by class, until it is told. */
-  readonly boards: Map<string, Set<string>>;
+  readonly boards: Map<string, { readonly students: Set<string>; readonly logbooks: Set<string> }>;
   timer: NodeJS.Timeout | undefined;
 }
 
@@ -32,21 +28,14 @@ export class Streams {
   readonly #open = new Set<Stream>();
   readonly #byPerson = new Map<string, Set<Stream>>();
   readonly #byClass = new Map<string, Set<Stream>>();
-  readonly #database: Database;
-  readonly #log: Logger;
-  readonly #now: () => Date;
+  readonly #callers: Callers;
   readonly #heartbeat: NodeJS.Timeout;
-  readonly #looking: NodeJS.Timeout;
-  #lookSoon: NodeJS.Timeout | undefined;
 
-  constructor(database: Database, log: Logger, now: () => Date) {
-    this.#database = database;
-    this.#log = log;
-    this.#now = now;
+  constructor(callers: Callers) {
+    this.#callers = callers;
     this.#heartbeat = setInterval(() => {
       for (const { response } of this.#open) response.write(': still here\n\n');
     }, heartbeatMs).unref();
-    this.#looking = setInterval(() => void this.#look(), lookEveryMs).unref();
   }
 
   get count(): number {
@@ -76,27 +65,25 @@ export class Streams {
     this.#open.add(stream);
     put(this.#byPerson, id, stream);
     for (const one of stream.classes) put(this.#byClass, one, stream);
-    response.on('close', () => this.#forget(stream));
+    const end = this.#callers.follow(sessionId, (caller) => this.#followed(stream, caller));
+    response.on('close', () => {
+      end();
+      this.#forget(stream);
+    });
   }
 
   /** Passes a change on to whom it concerns. */
   tell(change: Change): void {
     if (change.kind === 'people') {
-      if (change.people.some((id) => this.#byPerson.has(id)))
-        this.#lookSoon ??= setTimeout(() => {
-          this.#lookSoon = undefined;
-          void this.#look();
-        }, 20).unref();
+      this.#callers.changed(change.people);
       return;
     }
     if (change.kind === 'logbook') {
-      const { logbookId, arrived, members, classId } = change;
+      const { logbookId, arrived, members, classId, by } = change;
       for (const member of members)
         for (const stream of this.#byPerson.get(member) ?? [])
-          write(stream, { changed: 'logbook', logbookId, arrived });
-      for (const stream of this.#staffOf(classId))
-        write(stream, { changed: 'logbook', logbookId, arrived: null });
-      this.tell({ kind: 'board', classId, students: members });
+          if (stream.sessionId !== by) write(stream, { changed: 'logbook', logbookId, arrived });
+      for (const stream of this.#staffOf(classId)) gather(stream, classId, members, logbookId);
       return;
     }
     const { classId } = change;
@@ -118,35 +105,23 @@ export class Streams {
 
   close(): void {
     clearInterval(this.#heartbeat);
-    clearInterval(this.#looking);
-    clearTimeout(this.#lookSoon);
     this.tellMissed();
   }
 
   #staffOf = (classId: string): Stream[] =>
     [...(this.#byClass.get(classId) ?? [])].filter(({ teaches }) => teaches);
 
-  /** Ends the streams whose session has ended, and has the others follow their person's classes. */
-  async #look(): Promise<void> {
-    if (this.#open.size === 0) return;
-    const streams = [...this.#open];
-    try {
-      const ids = [...new Set(streams.map(({ sessionId }) => sessionId))];
-      const holding = await holdingAmong(this.#database.sequelize, ids, this.#now());
-      for (const stream of streams) {
-        const classes = holding.get(stream.sessionId);
-        if (!classes) {
-          write(stream, { changed: 'session' });
-          stream.response.end();
-        } else if (classes.join() !== stream.classes.join()) {
-          for (const one of stream.classes) drop(this.#byClass, one, stream);
-          stream.classes = classes;
-          for (const one of classes) put(this.#byClass, one, stream);
-          write(stream, { changed: 'classes' });
-        }
-      }
-    } catch (error) {
-      this.#log.warn({ error: withoutTexts(error) }, 'the sessions of open pages could not be looked at');
+  /** The session has ended, or the classes of its person are others. */
+  #followed(stream: Stream, caller: Caller | null): void {
+    const classes = caller?.classes.map(({ id }) => id);
+    if (!classes) {
+      write(stream, { changed: 'session' });
+      stream.response.end();
+    } else if (classes.join() !== stream.classes.join()) {
+      for (const one of stream.classes) drop(this.#byClass, one, stream);
+      stream.classes = classes;
+      for (const one of classes) put(this.#byClass, one, stream);
+      write(stream, { changed: 'classes' });
     }
   }
 
@@ -158,14 +133,20 @@ export class Streams {
   }
 }
 
-function gather(stream: Stream, classId: string, students: readonly string[]): void {
-  const fresh = stream.boards.get(classId) ?? new Set();
-  stream.boards.set(classId, fresh);
-  for (const student of students) fresh.add(student);
+function gather(stream: Stream, classId: string, students: readonly string[], logbookId?: string): void {
+  const news = stream.boards.get(classId) ?? { students: new Set(), logbooks: new Set() };
+  stream.boards.set(classId, news);
+  for (const student of students) news.students.add(student);
+  if (logbookId !== undefined) news.logbooks.add(logbookId);
   stream.timer ??= setTimeout(() => {
     stream.timer = undefined;
     for (const [one, those] of stream.boards)
-      write(stream, { changed: 'board', classId: one, students: [...those] });
+      write(stream, {
+        changed: 'board',
+        classId: one,
+        students: [...those.students],
+        logbooks: [...those.logbooks],
+      });
     stream.boards.clear();
   }, boardMs).unref();
 }

@@ -13,6 +13,7 @@ export interface Caller extends Who {
   /** The session of this call, and whether it is on a device of one's own. */
   readonly sessionId: string;
   readonly ownDevice: boolean;
+  readonly seenAt: Date;
 }
 
 const minute = 60_000;
@@ -24,13 +25,11 @@ export const sessionLimits = {
   own: { idleMs: 14 * day, wholeMs: 90 * day },
 } as const;
 
-/** When it was used last is written down this often at most. */
-const seenEveryMs = 5 * minute;
-
 interface Row {
   readonly id: string;
   readonly sessionId: string;
   readonly ownDevice: boolean;
+  readonly seenAt: Date;
   readonly role: Role;
   readonly name: string;
   readonly mustChange: boolean;
@@ -68,44 +67,35 @@ const limitsAt = (now: Date): Date[] =>
     sessionLimits.shared.idleMs,
   ].map((limit) => new Date(now.getTime() - limit));
 
-/** Who calls in a session; null where it has ended, or where a student belongs to no class any more. One query. */
-export async function callerOf(sequelize: Sequelize, sessionId: string, now: Date): Promise<Caller | null> {
-  const [row] = await sequelize.query<Row>(
-    `with seen as (
-       update sessions set seen_at = $6 where id = any($1) and seen_at < $7
-         and seen_at > case when own_device then $4::timestamptz else $5::timestamptz end
-     )
-     select s.id as "sessionId", s.own_device as "ownDevice", p.id, p.role, p.name, p.must_change as "mustChange",
-            p.seal_key as "sealKey", k.classes,
-            (select id from class_conventions where class_id = k.first order by version desc limit 1) as "conventionsId"
-     ${holding}`,
-    {
-      type: QueryTypes.SELECT,
-      bind: [[sessionId], ...limitsAt(now), now, new Date(now.getTime() - seenEveryMs)],
-    },
-  );
-  if (!row) return null;
-  const { classes, ...rest } = row;
-  return {
-    ...rest,
-    classes: classes.map(({ id, code, name, part }) => ({ id, code, name, part })),
-    spoken: classes.some(({ spoken }) => spoken),
-  };
-}
-
-/** Which of many sessions still hold, each with the classes of its person. One query. */
-export async function holdingAmong(
+/** Who calls in each of these sessions, as far as they still hold. One query. */
+export async function callersOf(
   sequelize: Sequelize,
   sessionIds: readonly string[],
   now: Date,
-): Promise<ReadonlyMap<string, readonly string[]>> {
-  if (sessionIds.length === 0) return new Map();
-  const rows = await sequelize.query<{ id: string; classes: readonly { readonly id: string }[] }>(
-    `select s.id, k.classes ${holding}`,
+): Promise<Caller[]> {
+  const rows = await sequelize.query<Row>(
+    `select s.id as "sessionId", s.own_device as "ownDevice", s.seen_at as "seenAt", p.id, p.role, p.name,
+            p.must_change as "mustChange", p.seal_key as "sealKey", k.classes,
+            (select id from class_conventions where class_id = k.first order by version desc limit 1) as "conventionsId"
+     ${holding}`,
     { type: QueryTypes.SELECT, bind: [[...sessionIds], ...limitsAt(now)] },
   );
-  return new Map(rows.map(({ id, classes }) => [id, classes.map((one) => one.id)]));
+  return rows.map(({ classes, ...rest }) => ({
+    ...rest,
+    classes: classes.map(({ id, code, name, part }) => ({ id, code, name, part })),
+    spoken: classes.some(({ spoken }) => spoken),
+  }));
 }
+
+/** Writes down that sessions were used. */
+export const seenAt = async (
+  sequelize: Sequelize,
+  sessionIds: readonly string[],
+  now: Date,
+): Promise<unknown> =>
+  sequelize.query('update sessions set seen_at = $2 where id = any($1) and seen_at < $2', {
+    bind: [[...sessionIds], now],
+  });
 
 /** What the pages are told of who is signed in. */
 export const whoOf = ({ id, role, name, classes }: Caller): Who => ({ id, role, name, classes });

@@ -11,7 +11,7 @@ import { randomUUID } from 'node:crypto';
 import type { Services } from '../services';
 import { route } from '../http/route';
 import type { PersonRow } from '../database/models';
-import { callerOf, sessionLimits, whoOf, type Caller } from './caller';
+import { sessionLimits, whoOf, type Caller } from './caller';
 import { changePassword, endSessions, signInStudent, signInTeacher } from './service';
 import { hashOf } from './store';
 
@@ -48,7 +48,7 @@ export function sessionRoutes(
     allow: 'anyone',
     run: async ({ request, response }) => {
       nameDevice(request, response);
-      return sessionAnswer(request.session.who);
+      return sessionAnswer(request.session.callerOf?.());
     },
   });
   route(router, {
@@ -93,10 +93,10 @@ export function sessionRoutes(
     path: paths.session,
     allow: 'anyone',
     run: async ({ request, response }): Promise<SessionAnswer> => {
-      const { who } = request.session;
+      const who = request.session.callerOf?.();
       await settled((done) => request.session.destroy(done));
       response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
-      if (who) services.publish.people([who.id]);
+      if (who) await services.publish.people([who.id]);
       return { who: null };
     },
   });
@@ -132,7 +132,7 @@ const addressDevice = (request: Request): string => {
 
 /** Starts a fresh session, so that an id from before the sign-in is worth nothing after it. */
 async function enter(
-  { database, now }: Services,
+  { callers }: Services,
   request: Request,
   { id }: PersonRow,
   ownDevice: boolean,
@@ -142,7 +142,7 @@ async function enter(
   request.session.ownDevice = ownDevice;
   if (ownDevice) request.session.cookie.maxAge = sessionLimits.own.wholeMs;
   await settled((done) => request.session.save(done));
-  return sessionAnswer(await callerOf(database.sequelize, hashOf(request.sessionID), now()));
+  return sessionAnswer(await callers.of(hashOf(request.sessionID)));
 }
 
 const settled = (act: (done: (error?: unknown) => void) => void): Promise<void> =>

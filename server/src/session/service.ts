@@ -90,7 +90,7 @@ export async function endSessions(
   await database.models.sessions.destroy({
     where: { personId: [...personIds], id: { [Op.ne]: except } },
   });
-  publish.people(personIds);
+  await publish.people(personIds);
 }
 
 export const className = ({ id, code, name }: ClassRow): ClassName => ({ id, code, name });

@@ -3,12 +3,13 @@ import { createHash } from 'node:crypto';
 import { isUnreachable } from '../http/answerProblems';
 import { Problem } from '../http/problem';
 import type { Database } from '../database/models';
-import { callerOf, type Caller } from './caller';
+import type { Caller } from './caller';
+import type { Callers } from './callers';
 
 declare module 'express-session' {
   interface SessionData {
-    /** Who calls; there once a session has been read from the database. */
-    who: Caller;
+    /** Who calls; there once a session has been found. */
+    callerOf?: () => Caller;
     personId: string;
     ownDevice: boolean;
   }
@@ -22,17 +23,19 @@ type Done<T = void> = (error?: unknown, answer?: T) => void;
 /** Sessions as rows: each call finds who is theirs as things stand now. It knows no `touch`: reading one touches it. */
 export class SessionStore extends Store {
   readonly #database: Database;
+  readonly #callers: Callers;
   readonly #now: () => Date;
 
-  constructor(database: Database, now: () => Date) {
+  constructor(database: Database, callers: Callers, now: () => Date) {
     super();
     this.#database = database;
+    this.#callers = callers;
     this.#now = now;
   }
 
   override get(cookie: string, done: Done<SessionData | null>): void {
-    callerOf(this.#database.sequelize, hashOf(cookie), this.#now()).then(
-      (who) => done(null, who && { cookie: new Cookie(), who, personId: who.id, ownDevice: who.ownDevice }),
+    this.#callers.of(hashOf(cookie)).then(
+      (who) => done(null, who && sessionOf(who)),
       (error: unknown) => done(isUnreachable(error) ? new Problem('unavailable') : error),
     );
   }
@@ -53,4 +56,9 @@ export class SessionStore extends Store {
       (error: unknown) => done(error),
     );
   }
+}
+
+/** Who calls is no part of what a session saves: it is found anew, and not looked at for changes. */
+function sessionOf(who: Caller): SessionData {
+  return { cookie: new Cookie(), personId: who.id, ownDevice: who.ownDevice, callerOf: () => who };
 }

@@ -33,6 +33,7 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       break;
     case 'board':
       void patchBoard(queries, event.classId, event.students);
+      for (const logbookId of event.logbooks) void catchUp(queries, logbookId);
       break;
     case 'show':
       again('show');

@@ -163,7 +163,7 @@ describe('the beam', () => {
         { id: 'bo', name: 'Bo Aasen' },
       ],
     });
-    act(() => Stream.latest().say({ changed: 'board', classId: 'tern', students: ['bo'] }));
+    act(() => Stream.latest().say({ changed: 'board', classId: 'tern', students: ['bo'], logbooks: [] }));
     // Only what is new is fetched, and the rest of the board stays.
     await waitFor(() =>
       expect(queries.getQueryData<BoardAnswer>(['board', 'tern'])).toMatchObject({
