@@ -4,7 +4,7 @@ import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { build, checkNode, dataFolder, home, nodePackages } from './machine.mjs';
+import { build, checkNode, dataFolder, home, nodePackages, serverFlags } from './machine.mjs';
 import { freePort, portIsFree, startCluster } from './postgres.mjs';
 import { ended, main, Sentence } from './run.mjs';
 
@@ -82,6 +82,7 @@ await main(async () => {
   const [{ port: balancePort }] = await once(balance, 'message');
   const server = fork(join(home, 'server/dist/main.js'), {
     cwd: home,
+    execArgv: serverFlags,
     detached: true,
     env: {
       ...process.env,

@@ -4,7 +4,7 @@ import { readFileSync, rmSync, mkdirSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { build, checkNode, dataFolder, home, nodePackages } from './machine.mjs';
+import { build, checkNode, dataFolder, home, nodePackages, serverFlags } from './machine.mjs';
 import { pooler } from './pgbouncer.mjs';
 import { freePort, startCluster } from './postgres.mjs';
 import { main, Sentence } from './run.mjs';
@@ -100,6 +100,7 @@ async function run(stage, direct, pooled, { seconds, processes }) {
   const secret = 'a secret for the load only, long enough';
   const server = fork(join(home, 'server/dist/main.js'), {
     cwd: home,
+    execArgv: serverFlags,
     env: {
       ...process.env,
       DATABASE_URL: pooled ?? direct,

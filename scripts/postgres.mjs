@@ -39,7 +39,7 @@ export const portIsFree = (port) =>
   });
 
 /** The folder of PostgreSQL's programs, newest version first; installs Debian's server when there is none. */
-function programs() {
+export function programs() {
   const find = () => {
     const base = '/usr/lib/postgresql';
     const versions = existsSync(base)

@@ -6,12 +6,15 @@ import { join } from 'node:path';
 import { build, checkNode, dataFolder, home, nodePackages } from './machine.mjs';
 import { freePort, startCluster } from './postgres.mjs';
 import { main, Sentence } from './run.mjs';
+import { killStarts } from './soakStarts.mjs';
 
 /**
  * A stream of 50 entries a second for 30 seconds, while the server and the database are killed in turn. Every entry is sent
- * again with its own id until it is acknowledged, as the page does. Afterwards each acknowledged one must be there once.
+ * again with its own id until it is acknowledged, as the page does. Afterwards each acknowledged one must be there once. The server is two
+ * processes. Before, servers are killed at random instants of their start.
  */
 const [perSecond, seconds, writers] = [50, 30, 10];
+const killedStarts = 40;
 const kills = [
   [4, 'server'],
   [9, 'database'],
@@ -27,6 +30,10 @@ const pause = (milliseconds) => new Promise((resolve) => setTimeout(resolve, mil
 class Stack {
   #cluster;
   #server;
+
+  get cluster() {
+    return this.#cluster;
+  }
 
   constructor(folder) {
     this.folder = folder;
@@ -46,6 +53,7 @@ class Stack {
         SESSION_SECRET: 'a secret for the soak only, long enough',
         PORT: String(port),
         DEMO: 'true',
+        PROCESSES: '2',
         LOG_LEVEL: 'silent',
       },
     });
@@ -73,6 +81,7 @@ class Stack {
 /** One student's browser, as far as the server can tell. */
 class Reader {
   #cookie;
+  #person = '';
 
   static async signIn() {
     const reader = new Reader();
@@ -83,6 +92,7 @@ class Reader {
     });
     if (!answer.ok) throw new Sentence(`The sign-in was answered with ${answer.status}.`);
     reader.#cookie = answer.headers.getSetCookie()[0]?.split(';')[0];
+    reader.#person = (await answer.json()).who.id;
     return reader;
   }
 
@@ -92,6 +102,7 @@ class Reader {
       headers: {
         'content-type': 'application/json',
         origin: address,
+        'x-person': this.#person,
         ...(this.#cookie ? { cookie: this.#cookie } : {}),
       },
       body: JSON.stringify(body),
@@ -100,7 +111,7 @@ class Reader {
   }
 
   async get(path) {
-    return (await fetch(address + path, { headers: { cookie: this.#cookie } })).json();
+    return (await fetch(address + path, { headers: { cookie: this.#cookie, 'x-person': this.#person } })).json();
   }
 
   async openLogbook() {
@@ -143,7 +154,7 @@ async function untilAcknowledged(reader, logbook, sent, at) {
   }
 }
 
-function tell(sent, entries) {
+function tell(sent, entries, starts) {
   const times = new Map();
   for (const { id, text } of entries) if (sent.has(id)) times.set(id, [...(times.get(id) ?? []), text]);
   const lost = [...sent.keys()].filter((id) => !times.has(id)).length;
@@ -157,14 +168,20 @@ function tell(sent, entries) {
     ['acknowledged entries lost', lost],
     ['entries doubled', doubled],
     ['entries changed', changed],
+    ['first starts killed at a random instant', starts.first],
+    ['upgrades killed at a random instant', starts.upgrade],
+    ['of them, starts that worked afterwards', starts.started],
+    ['of them, databases other than before', starts.changed],
   ];
   const table = rows.map(([what, count]) => `| ${what} | ${count} |`).join('\n');
   writeFileSync(
     join(home, 'docs/soak.md'),
-    `# Nothing acknowledged is lost\n\nWritten by \`npm run soak\`: ${perSecond} entries a second for ${seconds} seconds into one logbook\nby ten writers, while server and database\nare killed (SIGKILL) and started again. Each entry is sent again, with its own id, until it is acknowledged.\n\n| | |\n|---|---:|\n${table}\n`,
+    `# Nothing acknowledged is lost\n\nWritten by \`npm run soak\`: ${perSecond} entries a second for ${seconds} seconds into one logbook\nby ten writers, while the server (two processes) and the database\nare killed (SIGKILL) and started again. Each entry is sent again, with its own id, until it is acknowledged.\n\n| | |\n|---|---:|\n${table}\n`,
   );
   console.log(table);
   if (lost + doubled + changed > 0) throw new Sentence('An acknowledged entry was lost, doubled or changed.');
+  if (starts.started < killedStarts || starts.changed > 0)
+    throw new Sentence('A killed start left a database that could not be gone on with.');
 }
 
 await main(async () => {
@@ -177,6 +194,8 @@ await main(async () => {
   const stack = new Stack(join(folder, 'cluster'));
   await stack.start();
   try {
+    const starts = await killStarts(stack.cluster, killedStarts);
+    console.log(starts);
     const reader = await Reader.signIn();
     const logbook = await reader.openLogbook();
     const sent = new Map();
@@ -189,7 +208,7 @@ await main(async () => {
     }
     await stream;
     const { entries } = await reader.get(`/api/logbooks/${logbook}`);
-    tell(sent, entries);
+    tell(sent, entries, starts);
   } finally {
     await stack.stop();
     rmSync(folder, { recursive: true, force: true });

@@ -3,11 +3,12 @@ import type { Conventions } from '../conventions';
 import { adviseOn } from './advice';
 import { besides, unitOf, type Column, type Investigation, type Table } from './investigation';
 import type { Outcome } from './outcome';
+import { forSpreadsheet, fromSpreadsheet } from './spreadsheet';
 import { cellKey, type Cell, type Entry } from './table';
 
 /**
  * A table as CSV: a row of headings, a row of units, then a row for each trial; texts as they were written, derived values as
- * they are shown; whether a trial counts, and its remark.
+ * they are shown; whether a trial counts, and its remark. What a spreadsheet would run is held by an apostrophe, which `csvIn` takes away.
  */
 export function csvOf(table: Table, cells: ReadonlyMap<string, Cell>, outcome: Outcome): string {
   const trials = outcome.trials[table.key] ?? [];
@@ -17,7 +18,7 @@ export function csvOf(table: Table, cells: ReadonlyMap<string, Cell>, outcome: O
     const derived = trials.find((own) => own.trial === trial)?.derived[column.key];
     return derived?.state === 'reckoned' ? derived.text : '';
   };
-  return csvFormatRows([
+  const rows = [
     ['Trial', ...table.columns.map(({ heading }) => heading), 'Standing', 'Reason', 'Remark'],
     ['', ...table.columns.map((column) => (column.kind === 'clock' ? '' : unitOf(column))), '', '', ''],
     ...trials.map(({ trial, standing, reason }) => [
@@ -27,7 +28,8 @@ export function csvOf(table: Table, cells: ReadonlyMap<string, Cell>, outcome: O
       reason ?? '',
       cells.get(cellKey(trial, besides.remark(table.key)))?.current.text ?? '',
     ]),
-  ]);
+  ];
+  return csvFormatRows(rows.map((row) => row.map(forSpreadsheet)));
 }
 
 /** A whole logbook as plain data: what was written with its history, what follows from it with its uncertainties. */
@@ -151,7 +153,9 @@ export function csvIn(
   cells: ReadonlyMap<string, Cell>,
   conventions: Conventions,
 ): ReadCsv {
-  const [headings, ...lines] = csvParseRows(text.replace(/^\uFEFF/, ''));
+  const [headings, ...lines] = csvParseRows(text.replace(/^\uFEFF/, '')).map((row) =>
+    row.map(fromSpreadsheet),
+  );
   if (!headings) return { cells: [], problems: [{ line: 1, sentence: 'The file is empty.' }] };
   const at = headings.map((heading) =>
     writtenColumns(table).find((column) => column.heading.toLowerCase() === heading.trim().toLowerCase()),

@@ -26,6 +26,11 @@ export function Roster() {
       call('POST', at(paths.student, { classId, studentId }), { spoken }),
     onSuccess: done,
   });
+  const remove = useMutation({
+    mutationFn: (studentId: string) => call('DELETE', at(paths.student, { classId, studentId })),
+    onSuccess: done,
+  });
+  const [leaving, setLeaving] = useState<string | null>(null);
   const newest = add.submittedAt > reset.submittedAt ? add : reset;
   if (board.data === undefined) {
     return board.isError ? (
@@ -43,6 +48,11 @@ export function Roster() {
           Back to the class
         </Link>
       </p>
+      {remove.isError && (
+        <p role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
+          {sentenceFor(remove.error)}
+        </p>
+      )}
       {newest.isError && (
         <p role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
           {sentenceFor(newest.error)}
@@ -77,6 +87,29 @@ export function Roster() {
                   New slip<span className="sr-only"> for {name}</span>
                 </Button>
               )}
+              {manages &&
+                (leaving === id ? (
+                  <span className="flex items-center gap-3 text-sm">
+                    Access ends at once; the record stays.
+                    <Button
+                      look="quiet"
+                      disabled={remove.isPending}
+                      onClick={() => {
+                        setLeaving(null);
+                        remove.mutate(id);
+                      }}
+                    >
+                      Take {name} out
+                    </Button>
+                    <Button look="quiet" onClick={() => setLeaving(null)}>
+                      Keep
+                    </Button>
+                  </span>
+                ) : (
+                  <Button look="quiet" className="text-sm" onClick={() => setLeaving(id)}>
+                    Take out<span className="sr-only"> {name}</span>
+                  </Button>
+                ))}
             </li>
           ))}
           {students.length === 0 && (

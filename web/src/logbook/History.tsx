@@ -42,6 +42,7 @@ export function History() {
               <tr key={entry.id} className="border-b border-rule align-top">
                 <td className="py-1 pr-4 font-mono text-sm whitespace-nowrap">
                   {dayAndTime(entry.writtenAt)}
+                  <Arrival entry={entry} />
                 </td>
                 <td className="py-1 pr-4">{entry.reader}</td>
                 <td className="py-1 pr-4">
@@ -58,6 +59,16 @@ export function History() {
       </div>
     </section>
   );
+}
+
+const lateMs = 2 * 60_000;
+
+/** How it is with the time: whose clock it is by, where not the writer's, and when it arrived, where that was later. */
+function Arrival({ entry: { writtenAt, receivedAt, timedBy } }: { readonly entry: Entry }) {
+  if (timedBy === 'receipt')
+    return <span className="block font-sans text-soft">by the server’s clock: the writer’s cannot be</span>;
+  if (!receivedAt || Date.parse(receivedAt) - Date.parse(writtenAt) < lateMs) return null;
+  return <span className="block font-sans text-soft">arrived {dayAndTime(receivedAt)}</span>;
 }
 
 const besideWords: Readonly<Record<string, string>> = {

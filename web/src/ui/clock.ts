@@ -10,5 +10,11 @@ export const clock = shown(hourAndMinute);
 export const clockWithSeconds = shown({ ...hourAndMinute, second: '2-digit' });
 /** The day of the week in short. */
 export const weekday = shown({ weekday: 'short' });
-/** Day and time to the second. */
-export const dayAndTime = shown({ dateStyle: 'short', timeStyle: 'medium' });
+/** Day, its month in letters, and time to the second. */
+export const dayAndTime = shown({
+  ...hourAndMinute,
+  second: '2-digit',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+});
