@@ -111,7 +111,9 @@ class Reader {
   }
 
   async get(path) {
-    return (await fetch(address + path, { headers: { cookie: this.#cookie, 'x-person': this.#person } })).json();
+    return (
+      await fetch(address + path, { headers: { cookie: this.#cookie, 'x-person': this.#person } })
+    ).json();
   }
 
   async openLogbook() {

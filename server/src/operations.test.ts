@@ -133,9 +133,13 @@ describe('a time', () => {
     expect(kept!.writtenAt).toBe(by === 'writer' ? writtenAt : kept!.receivedAt);
   });
 
-  it('that is none is refused', async () => {
-    for (const writtenAt of ['0000-00-00T00:00:00Z', '2026-13-01T00:00:00Z', 5])
+  it('that is none is refused, or the receipt’s stands in its place', async () => {
+    for (const writtenAt of ['yesterday', 5, null])
       expect((await student.post(`${path}/entries`, entry({ writtenAt }))).status).toBe(422);
+    for (const writtenAt of ['0000-01-01T00:00:00Z', '2026-13-01T00:00:00Z']) {
+      const { status, body } = await student.post<EntriesAnswer>(`${path}/entries`, entry({ writtenAt }));
+      expect(status === 422 || body.entries[0]!.timedBy === 'receipt').toBe(true);
+    }
   });
 });
 

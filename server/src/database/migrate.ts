@@ -45,16 +45,28 @@ export const migrate = (url: string, act: (migrator: Migrator) => Promise<unknow
 
 async function inOneTransaction(url: string, act: (sequelize: Sequelize) => Promise<unknown>): Promise<void> {
   // A pool of one connection that is never given up: whatever a migration does, it does in this transaction.
-  const sequelize = new Sequelize(url, {
+  const settings = {
     dialect: 'postgres',
     logging: false,
     pool: { max: 1, min: 1, idle: 3_600_000 },
+    // Asked by nobody: it would take a connection of its own.
+    databaseVersion: '15.0.0',
+  } as const;
+  const sequelize = new Sequelize(url, settings);
+  // A connection that is lost takes the transaction with it: another would go on without one.
+  let connected = false;
+  sequelize.addHook('beforeConnect', () => {
+    if (connected) throw new Error('The connection was lost; nothing has been changed.');
+    connected = true;
   });
   try {
     await sequelize.query('begin');
     await sequelize.query(firstLock);
     await act(sequelize);
     await sequelize.query('commit');
+  } catch (error) {
+    await sequelize.query('rollback').catch(() => undefined);
+    throw error;
   } finally {
     await sequelize.close();
   }

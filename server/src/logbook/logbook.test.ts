@@ -296,13 +296,15 @@ describe('the list of logbooks', () => {
 
   it('tells the bench and the teacher at once when something is written', async () => {
     const teacher = await harness.asTeacher();
-    const streams = await Promise.all([
-      teacher.stream('/api/events'),
-      (await harness.asStudent('Wilfred Sand')).stream('/api/events'),
-    ]);
+    const streams = [
+      await teacher.stream('/api/events'),
+      await (await harness.asStudent('Wilfred Sand')).stream('/api/events'),
+    ] as const;
     const stranger = await (await harness.asStudent('Junia Fell')).stream('/api/events');
     await student.post(`${path}/entries`, entry({ trial: 10 }));
-    for (const stream of streams) expect(await heard(stream, '"changed":"logbook"')).toBe(true);
+    // The teacher is told whose line is new and in which logbook; the bench gets the entry.
+    expect(await heard(streams[0], '"changed":"board"')).toBe(true);
+    expect(await heard(streams[1], '"changed":"logbook"')).toBe(true);
     await Promise.all([...streams, stranger].map((stream) => stream.cancel()));
   });
 });
