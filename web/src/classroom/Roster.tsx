@@ -93,6 +93,7 @@ export function Roster() {
                     Access ends at once; the record stays.
                     <Button
                       look="quiet"
+                      className="text-sm"
                       disabled={remove.isPending}
                       onClick={() => {
                         setLeaving(null);
@@ -101,7 +102,7 @@ export function Roster() {
                     >
                       Take {name} out
                     </Button>
-                    <Button look="quiet" onClick={() => setLeaving(null)}>
+                    <Button look="quiet" className="text-sm" autoFocus onClick={() => setLeaving(null)}>
                       Keep
                     </Button>
                   </span>

@@ -1,6 +1,6 @@
 import { paths, type Who } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useLayoutEffect, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useOutbox } from '../outbox/OutboxContext';
 import { Button } from '../ui/Button';
@@ -21,6 +21,13 @@ export function SessionEnded({ of, onLeave }: { readonly of: Who; readonly onLea
     void outbox.refresh().then(() => outbox.again());
     void queries.invalidateQueries();
   });
+  // What one writes in stays in sight above the bar, and so does what one goes to next.
+  useLayoutEffect(() => {
+    const page = document.documentElement.classList;
+    page.add('above-bar');
+    document.activeElement?.scrollIntoView({ block: 'nearest' });
+    return () => page.remove('above-bar');
+  }, []);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     enter.mutate(

@@ -104,6 +104,7 @@ function SignInForm({
         label="This is my own device: keep me signed in"
         checked={ownDevice}
         onChange={setOwnDevice}
+        className="self-start"
       />
       {enter.isError && (
         <p role="alert" className="border-l-4 border-vermilion pl-3">

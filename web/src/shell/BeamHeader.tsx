@@ -92,7 +92,7 @@ export function BeamHeader({
       <p
         role="status"
         className={clsx(
-          'absolute right-4 bottom-[-22px] z-10 max-w-[70vw] bg-page px-2 text-right text-sm font-bold text-vermilion sm:right-7',
+          'z-10 bg-page px-4 text-right text-sm font-bold text-vermilion md:absolute md:right-7 md:bottom-[-22px] md:max-w-[70vw] md:px-2',
           !state.tipped && 'sr-only',
         )}
       >

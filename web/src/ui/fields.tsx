@@ -84,7 +84,7 @@ export function CheckField({
   readonly className?: string;
 }) {
   return (
-    <label className={clsx('flex items-center gap-2 self-end py-1.5', className)}>
+    <label className={clsx('flex items-center gap-2 py-1.5', className ?? 'self-end')}>
       <input type="checkbox" checked={checked} onChange={({ target }) => onChange(target.checked)} />
       {label}
     </label>
