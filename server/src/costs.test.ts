@@ -1,6 +1,7 @@
 import type { BoardAnswer, LogbooksAnswer, SessionAnswer, SettingAnswer } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { entry } from '../test/entry';
 import { startHarness, type Browser, type Harness } from '../test/harness';
 
 let harness: Harness;
@@ -18,17 +19,6 @@ beforeAll(async () => {
   board = `/api/classes/${session.body.who!.classes[0]!.id}/board`;
 });
 afterAll(() => harness.close());
-
-const entry = (rest: object = {}) => ({
-  id: randomUUID(),
-  trial: 1,
-  column: 'mass',
-  text: '214.6',
-  replaces: null,
-  reason: null,
-  writtenAt: new Date().toISOString(),
-  ...rest,
-});
 
 /** What a change costs besides is carried to the other processes together with others. */
 const own = (queries: readonly string[]) => queries.filter((sql) => !/pg_notify/.test(sql));

@@ -9,6 +9,7 @@ import { Writable } from 'node:stream';
 import pg from 'pg';
 import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { entry } from '../test/entry';
 import { freshDatabase, startHarness, type Browser, type Harness } from '../test/harness';
 import { migrate, migrationNames } from './database/migrate';
 import { answerProblems, withoutTexts } from './http/answerProblems';
@@ -25,17 +26,6 @@ beforeAll(async () => {
   path = `/api/logbooks/${body.logbooks[0]!.logbookId}`;
 });
 afterAll(() => harness.close());
-
-const entry = (rest: object = {}) => ({
-  id: randomUUID(),
-  trial: 1,
-  column: 'mass',
-  text: '214.6',
-  replaces: null,
-  reason: null,
-  writtenAt: new Date().toISOString(),
-  ...rest,
-});
 
 /** A request as it is, with an address that no browser would send. */
 const plain = (address: string, headers: Record<string, string> = {}, method = 'GET') =>

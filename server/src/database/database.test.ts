@@ -33,6 +33,21 @@ describe('migrations', () => {
     await sequelize.close();
   });
 
+  it('leave no column that names another row without an index', async () => {
+    const url = await freshDatabase();
+    await migrate(url);
+    const { sequelize } = connect(url);
+    const [unindexed] = await sequelize.query(
+      `select c.conrelid::regclass::text || '.' || a.attname as line
+         from pg_constraint c
+         join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
+        where c.contype = 'f'
+          and not exists (select 1 from pg_index i where i.indrelid = c.conrelid and i.indkey[0] = c.conkey[1])`,
+    );
+    expect(unindexed).toEqual([]);
+    await sequelize.close();
+  });
+
   it('turn an investigation of the first kind into tables and formulas that can be used', async () => {
     const url = await freshDatabase();
     const { sequelize, models } = connect(url);

@@ -8,6 +8,7 @@ import type {
 } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { entry } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
 
 let harness: Harness;
@@ -21,17 +22,6 @@ beforeAll(async () => {
   path = `/api/logbooks/${body.logbooks[0]!.logbookId}`;
 });
 afterAll(() => harness.close());
-
-const entry = (rest: object = {}) => ({
-  id: randomUUID(),
-  trial: 1,
-  column: 'mass',
-  text: '214.6',
-  replaces: null,
-  reason: null,
-  writtenAt: new Date().toISOString(),
-  ...rest,
-});
 
 describe('a logbook', () => {
   it('keeps text as written, with its tag, reader and time', async () => {

@@ -2,6 +2,7 @@ import type { ArrivedEntries, EntriesAnswer, LogbooksAnswer, SettingAnswer } fro
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { nextEvent } from '../../test/events';
+import { entry } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
 
 /** Two processes on one database, as far as anything but memory can tell. */
@@ -18,17 +19,6 @@ beforeAll(async () => {
 afterAll(async () => {
   await other.close();
   await one.close();
-});
-
-const entry = (rest: object = {}) => ({
-  id: randomUUID(),
-  trial: 1,
-  column: 'mass',
-  text: '214.6',
-  replaces: null,
-  reason: null,
-  writtenAt: new Date().toISOString(),
-  ...rest,
 });
 
 describe('a change made through one process', () => {

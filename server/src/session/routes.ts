@@ -42,6 +42,9 @@ export function sessionRoutes(
     });
   };
 
+  const forgetSession = (response: Response) =>
+    response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
+
   route(router, {
     method: 'get',
     path: paths.session,
@@ -95,7 +98,7 @@ export function sessionRoutes(
     run: async ({ request, response }): Promise<SessionAnswer> => {
       const who = request.session.callerOf?.();
       await settled((done) => request.session.destroy(done));
-      response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
+      forgetSession(response);
       if (who) await services.publish.people([who.id]);
       return { who: null };
     },
@@ -107,7 +110,7 @@ export function sessionRoutes(
     beforeChange: true,
     run: async ({ who, response }): Promise<SessionAnswer> => {
       await endSessions(services, [who.id]);
-      response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
+      forgetSession(response);
       return { who: null };
     },
   });
