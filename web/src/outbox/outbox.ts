@@ -1,4 +1,4 @@
-import { ApiProblem } from '../api';
+import { asideMs, isFinal, isStumble, mayGo, stumblesBefore, waitOf } from './order';
 import type { KeptParcel, Parcel, ParcelStore } from './parcel';
 
 export type Send = (parcel: Parcel) => Promise<unknown>;
@@ -18,10 +18,6 @@ export class NotKept extends Error {
 
 const firstPauseMs = 1_000;
 const longestPauseMs = 8_000;
-/** So often in a row the server may stumble over a parcel before it steps aside, and for so long. */
-const stumblesBefore = 3;
-const asideMs = 60_000;
-
 interface Around {
   readonly store: ParcelStore;
   readonly send: Send;
@@ -156,7 +152,7 @@ export class Outbox {
       let moved = false;
       for (const parcel of all) {
         if (this.#closed) return null;
-        if (!this.#mayGo(parcel, all, gone)) continue;
+        if (!mayGo(parcel, all, gone, this.#now())) continue;
         const outcome = await this.#sendOne(parcel);
         if (outcome === 'later') {
           const wait = this.#pauseMs;
@@ -167,18 +163,9 @@ export class Outbox {
         if (outcome === 'sent') gone.add(parcel.id);
       }
       if (!moved) {
-        const times = all.flatMap(({ notBefore, refused }) =>
-          notBefore === undefined || refused !== undefined ? [] : [notBefore - this.#now()],
-        );
-        return times.length === 0 ? null : Math.max(100, Math.min(...times));
+        return waitOf(all, this.#now());
       }
     }
-  }
-
-  #mayGo(parcel: KeptParcel, all: readonly KeptParcel[], gone: ReadonlySet<string>): boolean {
-    if (parcel.refused !== undefined || (parcel.notBefore ?? 0) > this.#now()) return false;
-    const waiting = (id: string) => !gone.has(id) && all.some((other) => other.id === id);
-    return !(parcel.needs ?? []).some(waiting);
   }
 
   async #sendOne(parcel: KeptParcel): Promise<'sent' | 'aside' | 'later'> {
@@ -263,15 +250,3 @@ export class Outbox {
     this.#changed.forEach((tell) => tell());
   }
 }
-
-/** A refusal that neither sending again nor signing in would change. */
-export const isFinal = (error: unknown): error is ApiProblem =>
-  error instanceof ApiProblem &&
-  error.status >= 400 &&
-  error.status < 500 &&
-  ![401, 408, 425, 429].includes(error.status) &&
-  !['password-first', 'other-origin', 'other-host', 'not-json'].includes(error.code);
-
-/** The server is there, but not for this parcel. */
-const isStumble = (error: unknown): boolean =>
-  error instanceof ApiProblem && error.status >= 500 && ![502, 503, 504].includes(error.status);
