@@ -53,6 +53,7 @@ function openOutbox(person: string): { readonly outbox: Outbox; readonly ready: 
     store: parcelsOf(person),
     send: ({ path, body }) => call(body instanceof Blob ? 'PUT' : 'POST', path, body, person),
     alone: (act) => (navigator.locks ? navigator.locks.request(name, act) : act()),
+    now: Date.now,
     channel: typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name),
   });
   const slow = new Promise<void>((resolve) => setTimeout(resolve, patienceMs));

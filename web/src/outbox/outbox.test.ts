@@ -2,8 +2,9 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Locks } from '../../test/locks';
 import { ApiProblem, NoConnection } from '../api';
 import { parcelsOf } from './database';
-import { NotKept, Outbox, type Send } from './outbox';
+import { NotKept, Outbox } from './outbox';
 import type { Parcel, ParcelStore } from './parcel';
+import type { Send } from './sender';
 
 const parcel = (id: string, rest: object = {}): Parcel => ({
   id,
@@ -23,6 +24,7 @@ function tab(
     store,
     send,
     alone: (act) => locks.request(person, act) as ReturnType<typeof act>,
+    now: Date.now,
     channel: new BroadcastChannel(`test/${person}`),
   });
   opened.push(outbox);
@@ -114,6 +116,28 @@ describe('the outbox', () => {
     await vi.waitFor(() => expect(sent).toEqual(['c']), 8000);
     expect(ids(outbox)).toEqual(['a', 'b']);
     expect(outbox.parcels[0]).toMatchObject({ stumbles: 3 });
+  });
+
+  it('goes on where the page stumbles over an answer: what was sent is sent', async () => {
+    const sent: string[] = [];
+    const outbox = tab(async ({ id }) => sent.push(id));
+    const stumbled = vi.fn();
+    process.once('unhandledRejection', stumbled);
+    outbox.onSent(({ parcel: { id } }) => {
+      if (id === 'a') throw new Error('a fault of the page');
+    });
+    await outbox.add(parcel('a'));
+    await vi.waitFor(async () => expect(await parcelsOf('me').all()).toEqual([]));
+    await outbox.add(parcel('b'));
+    await vi.waitFor(() => expect(sent).toEqual(['a', 'b']));
+    expect(stumbled).toHaveBeenCalledOnce();
+  });
+
+  it('shows in no tab for long what another tab has sent', async () => {
+    const locks = new Locks();
+    const [one, other] = [tab(async () => ({}), { locks }), tab(async () => ({}), { locks })];
+    for (let nth = 0; nth < 60; nth += 1) await one.add(parcel(`p${nth}`));
+    await vi.waitFor(() => expect([one.parcels, other.parcels]).toEqual([[], []]));
   });
 
   it('keeps each person’s parcels apart', async () => {

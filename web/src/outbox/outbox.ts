@@ -1,7 +1,7 @@
-import { asideMs, isFinal, isStumble, mayGo, stumblesBefore, waitOf } from './order';
-import type { KeptParcel, Parcel, ParcelStore } from './parcel';
+import { isFinal } from './order';
+import type { KeptParcel, Parcel } from './parcel';
+import { Sender, type Sending } from './sender';
 
-export type Send = (parcel: Parcel) => Promise<unknown>;
 type Outcome = { readonly parcel: Parcel; readonly answer: unknown };
 
 /** What goes between the tabs of one browser. */
@@ -16,16 +16,9 @@ export class NotKept extends Error {
   }
 }
 
-const firstPauseMs = 1_000;
-const longestPauseMs = 8_000;
-interface Around {
-  readonly store: ParcelStore;
-  readonly send: Send;
-  /** Lets one tab at a time send. */
-  readonly alone: <T>(act: () => Promise<T>) => Promise<T>;
+interface Around extends Sending {
   /** Reaches the other tabs; null where there are none. */
   readonly channel: BroadcastChannel | null;
-  readonly now?: () => number;
 }
 
 /**
@@ -34,21 +27,28 @@ interface Around {
  */
 export class Outbox {
   readonly #around: Around;
+  readonly #sender: Sender;
   readonly #changed = new Set<() => void>();
   readonly #sent = new Set<(outcome: Outcome) => void>();
-  readonly #now: () => number;
   #parcels: readonly KeptParcel[] = [];
+  /** Sent already, though another tab may not have let go of them yet. */
+  #gone: ReadonlySet<number> = new Set();
   #reading: Promise<void> | undefined;
   #readAgain = false;
-  #sending = false;
-  #sendAgain = false;
   #closed = false;
-  #pauseMs = firstPauseMs;
-  #timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(around: Around) {
     this.#around = around;
-    this.#now = around.now ?? Date.now;
+    this.#sender = new Sender({
+      ...around,
+      took: (parcel, answer) => {
+        // A file has been sent; the other tabs need not get it.
+        this.#broadcast({ sent: { parcel: { ...parcel, body: {} }, answer } });
+        this.#sent.forEach((tell) => tell({ parcel, answer }));
+      },
+      gone: ({ seq }) => this.#drop(seq),
+      changed: () => this.#news(),
+    });
     around.channel?.addEventListener('message', this.#hear);
   }
 
@@ -62,17 +62,18 @@ export class Outbox {
    * is done when the server has it. @throws NotKept, and as `send` for what the server refuses then
    */
   async add(parcel: Parcel): Promise<void> {
+    let kept: KeptParcel;
     try {
-      const kept = await this.#around.store.add(parcel);
-      this.#parcels = [...this.#parcels, kept].sort((a, b) => a.seq - b.seq);
+      kept = await this.#around.store.add(parcel);
     } catch {
       await this.#sendUnkept(parcel);
       return;
     }
+    const others = this.#parcels.filter(({ seq }) => seq !== kept.seq);
+    this.#parcels = [...others, kept].sort((a, b) => a.seq - b.seq);
     this.#tell();
     this.#broadcast({ changed: true });
-    this.#pauseMs = firstPauseMs;
-    void this.flush();
+    void this.#sender.flush(true);
   }
 
   /** Puts a parcel that was refused aside for good: its writer has seen it. */
@@ -91,7 +92,7 @@ export class Outbox {
       if ((refused !== undefined || notBefore !== undefined) && (id === undefined || own === id))
         await this.#around.store.put({ id: own, seq, path, body, ...(needs && { needs }) });
     await this.#news();
-    await this.flush();
+    await this.#sender.flush(true);
   }
 
   /** Reads what is kept; another tab may have changed it. */
@@ -115,84 +116,15 @@ export class Outbox {
     return () => this.#sent.delete(tell);
   }
 
-  /** Sends what waits, first come first sent; pauses and tries again while the server cannot be reached. */
-  async flush(): Promise<void> {
-    if (this.#sending) {
-      this.#sendAgain = true;
-      return;
-    }
-    this.#sending = true;
-    clearTimeout(this.#timer);
-    try {
-      do {
-        this.#sendAgain = false;
-        const wait = await this.#around.alone(() => this.#drain());
-        if (wait !== null && !this.#sendAgain) this.#later(wait);
-      } while (this.#sendAgain && !this.#closed);
-    } finally {
-      this.#sending = false;
-    }
-  }
+  /** Sends what waits. */
+  flush = (): Promise<void> => this.#sender.flush();
 
   /** Stops sending and listening. */
   close(): void {
     this.#closed = true;
-    clearTimeout(this.#timer);
+    this.#sender.close();
     this.#around.channel?.removeEventListener('message', this.#hear);
     this.#around.channel?.close();
-  }
-
-  /** @returns after how long to try again; null when nothing waits. */
-  async #drain(): Promise<number | null> {
-    for (;;) {
-      if (this.#closed) return null;
-      const all = await this.#around.store.all().catch(() => []);
-      if (all.length === 0) return null;
-      const gone = new Set<string>();
-      let moved = false;
-      for (const parcel of all) {
-        if (this.#closed) return null;
-        if (!mayGo(parcel, all, gone, this.#now())) continue;
-        const outcome = await this.#sendOne(parcel);
-        if (outcome === 'later') {
-          const wait = this.#pauseMs;
-          this.#pauseMs = Math.min(longestPauseMs, this.#pauseMs * 2);
-          return wait;
-        }
-        moved = true;
-        if (outcome === 'sent') gone.add(parcel.id);
-      }
-      if (!moved) {
-        return waitOf(all, this.#now());
-      }
-    }
-  }
-
-  async #sendOne(parcel: KeptParcel): Promise<'sent' | 'aside' | 'later'> {
-    const { store, send } = this.#around;
-    try {
-      const answer = await send(parcel);
-      // First the news, then the removal: the page never shows a moment in which the entry is nowhere.
-      // A file has been sent; the other tabs need not get it.
-      this.#broadcast({ sent: { parcel: { ...parcel, body: {} }, answer } });
-      this.#sent.forEach((tell) => tell({ parcel, answer }));
-      await store.remove(parcel.seq);
-      this.#drop(parcel.seq);
-      this.#pauseMs = firstPauseMs;
-      return 'sent';
-    } catch (error) {
-      if (isFinal(error)) {
-        await store.put({ ...parcel, refused: error.message });
-        await this.#news();
-        return 'aside';
-      }
-      if (!isStumble(error)) return 'later';
-      const stumbles = (parcel.stumbles ?? 0) + 1;
-      const aside = stumbles >= stumblesBefore;
-      await store.put({ ...parcel, stumbles, ...(aside ? { notBefore: this.#now() + asideMs } : {}) });
-      await this.#news();
-      return aside ? 'aside' : 'later';
-    }
   }
 
   async #sendUnkept(parcel: Parcel): Promise<void> {
@@ -203,11 +135,6 @@ export class Outbox {
       throw isFinal(error) ? error : new NotKept();
     }
     this.#sent.forEach((tell) => tell({ parcel, answer }));
-  }
-
-  #later(wait: number): void {
-    clearTimeout(this.#timer);
-    if (!this.#closed) this.#timer = setTimeout(() => void this.flush(), wait);
   }
 
   #hear = ({ data }: MessageEvent<Word>): void => {
@@ -231,7 +158,9 @@ export class Outbox {
     try {
       do {
         this.#readAgain = false;
-        this.#parcels = await this.#around.store.all();
+        const all = await this.#around.store.all();
+        this.#parcels = all.filter(({ seq }) => !this.#gone.has(seq));
+        this.#gone = new Set(all.flatMap(({ seq }) => (this.#gone.has(seq) ? [seq] : [])));
       } while (this.#readAgain);
     } catch {
       // This browser keeps nothing: what is in sight is all there is.
@@ -242,6 +171,7 @@ export class Outbox {
   }
 
   #drop(seq: number): void {
+    this.#gone = new Set([...this.#gone, seq]);
     this.#parcels = this.#parcels.filter((parcel) => parcel.seq !== seq);
     this.#tell();
   }
