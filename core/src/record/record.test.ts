@@ -81,6 +81,18 @@ describe('tableOf', () => {
     expect(tableOf([a, b, settled]).get(key)).toMatchObject({ collided: false, current: settled });
     expect(tableOf([a, b, settled]).get(key)?.struck).toHaveLength(2);
   });
+
+  it('has nobody decide between two who wrote the same', () => {
+    const [a, b] = [entry(1, 'mass', '84.0'), entry(1, 'mass', '84.0 ', { reader: 'Bo Aasen' })];
+    expect(tableOf([a, b]).get(cellKey(1, 'mass'))).toMatchObject({
+      current: b,
+      collided: false,
+      struck: [{ entry: a }],
+    });
+    // 84.0 and 84.00 are not the same: they claim different digits.
+    const c = entry(1, 'mass', '84.00', { reader: 'Cy Oduya' });
+    expect(tableOf([a, b, c]).get(cellKey(1, 'mass'))?.collided).toBe(true);
+  });
 });
 
 const three = [

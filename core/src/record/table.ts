@@ -25,7 +25,7 @@ export interface Cell {
   readonly current: Entry;
   /** Struck entries, oldest first, each with the entry that struck it. */
   readonly struck: readonly { readonly entry: Entry; readonly by: Entry }[];
-  /** True when two readers wrote this cell without seeing each other's entry. */
+  /** True when two readers wrote this cell differently without seeing each other's entry. */
   readonly collided: boolean;
 }
 
@@ -33,14 +33,18 @@ export const cellKey = (trial: number, column: string): string => `${trial}/${co
 
 /**
  * The table that a list of entries, in the order in which they arrived, amounts to. A later entry strikes the one
- * that stands. When its writer had not seen that one, both stay readable and the cell says that two wrote it.
+ * that stands. When its writer had not seen that one and wrote something else, both stay readable and the cell says that two wrote it.
  */
 export function tableOf(entries: readonly Entry[]): ReadonlyMap<string, Cell> {
   const table = new Map<string, Cell>();
   for (const entry of entries) {
     const key = cellKey(entry.trial, entry.column);
     const before = table.get(key);
-    const unseen = before !== undefined && entry.replaces !== before.current.id;
+    // Two who wrote the same agree; nobody has to decide.
+    const unseen =
+      before !== undefined &&
+      entry.replaces !== before.current.id &&
+      entry.text.trim() !== before.current.text.trim();
     table.set(key, {
       current: entry,
       struck: before ? [...before.struck, { entry: before.current, by: entry }] : [],

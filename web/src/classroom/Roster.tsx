@@ -119,7 +119,10 @@ export function Roster() {
         </ul>
         {manages && (
           <div className="flex flex-col gap-8">
-            <AddStudents busy={add.isPending} onAdd={(names) => add.mutate({ names })} />
+            <AddStudents
+              busy={add.isPending}
+              onAdd={(names, onAdded) => add.mutate({ names }, { onSuccess: onAdded })}
+            />
             {students.length > 0 && (
               <SlipsForAll
                 busy={reset.isPending}
@@ -134,7 +137,13 @@ export function Roster() {
   );
 }
 
-function AddStudents({ busy, onAdd }: { readonly busy: boolean; readonly onAdd: (names: string[]) => void }) {
+function AddStudents({
+  busy,
+  onAdd,
+}: {
+  readonly busy: boolean;
+  readonly onAdd: (names: string[], onAdded: () => void) => void;
+}) {
   const [text, setText] = useState('');
   const id = useId();
   const names = text
@@ -143,7 +152,7 @@ function AddStudents({ busy, onAdd }: { readonly busy: boolean; readonly onAdd: 
     .filter(Boolean);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (names.length > 0) onAdd(names);
+    if (names.length > 0) onAdd(names, () => setText(''));
   };
   return (
     <form onSubmit={submit} className="flex flex-col gap-2">

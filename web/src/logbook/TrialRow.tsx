@@ -9,11 +9,11 @@ import {
   type Trial,
 } from '@green-beam/core';
 import clsx from 'clsx';
-import { addressFor } from '../api';
 import { memo } from 'react';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book, type Writing, type Sheet } from './book';
 import { EmptyCell } from './EmptyCell';
+import { Photograph } from './Photograph';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
 
@@ -160,18 +160,12 @@ function Said({
         <span className="block text-sm text-soft">abandoned: {runs.map(({ text }) => text).join(', ')}</span>
       )}
       {photos.map(({ id, text }, at) => (
-        <a
+        <Photograph
           key={id}
-          href={addressFor(`/api/logbooks/${logbookId}/photos/${text}`)}
-          target="_blank"
-          rel="noreferrer"
-        >
-          <img
-            src={addressFor(`/api/logbooks/${logbookId}/photos/${text}`)}
-            alt={`Photograph ${at + 1} of trial ${number}`}
-            className="mt-1 size-16 border border-rule object-cover"
-          />
-        </a>
+          logbookId={logbookId}
+          id={text}
+          words={`Photograph ${at + 1} of trial ${number}`}
+        />
       ))}
     </>
   );

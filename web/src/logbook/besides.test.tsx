@@ -14,6 +14,7 @@ const one = rows(boltPin, 'mass before after', '214.6 50.0 74.5');
 /** The stand-in for the browser's database keeps files of Node's make. */
 const takesPictures = () => {
   vi.stubGlobal('Blob', NodeBlob);
+  Object.assign(URL, { createObjectURL: () => 'blob:own', revokeObjectURL: () => undefined });
   HTMLCanvasElement.prototype.toBlob = (done) =>
     done(new NodeBlob(['ABC'], { type: 'image/jpeg' }) as unknown as Blob);
 };
@@ -133,6 +134,11 @@ describe('what is said of a trial besides its readings', () => {
     );
     expect(sent('POST /api/logbooks/book/entries')).toEqual([]);
     expect(lines()).toHaveLength(3);
+    // While it is here alone, it is shown as it was taken.
+
+    await waitFor(() =>
+      expect(screen.getByAltText('Photograph 1 of trial 1')).toHaveAttribute('src', 'blob:own'),
+    );
   });
 });
 
