@@ -62,8 +62,8 @@ export function Roster() {
       <div className="no-print grid gap-10 lg:grid-cols-[1fr_22rem]">
         <ul className="divide-y divide-rule border-y border-rule" aria-label="Students">
           {students.map(({ id, name, group, spoken }) => (
-            <li key={id} className="flex items-center gap-4 py-2">
-              <span className="flex-1">
+            <li key={id} className="flex flex-wrap items-center gap-x-4 py-2">
+              <span className="basis-full sm:flex-1 sm:basis-40">
                 {name} <span className="text-sm text-soft">{group}</span>
               </span>
               {manages && (
@@ -89,7 +89,7 @@ export function Roster() {
               )}
               {manages &&
                 (leaving === id ? (
-                  <span className="flex items-center gap-3 text-sm">
+                  <span className="flex flex-wrap items-center gap-x-3 text-sm">
                     Access ends at once; the record stays.
                     <Button
                       look="quiet"

@@ -149,6 +149,17 @@ describe('the drop counter', () => {
     return { ...view, dialog: screen.getByRole('dialog', { name: 'Drops of trial 1' }) };
   };
 
+  it('is reached from its cell with F2, and passed by with Tab', async () => {
+    const { user } = await openLogbook(oneDrop);
+    const cell = screen.getByRole('textbox', { name: 'Trial 1, Drops in drops' });
+    await user.click(cell);
+    await user.keyboard('{F2}');
+    expect(screen.getAllByRole('button', { name: /Count drops/ })[0]).toHaveFocus();
+    await user.click(cell);
+    await user.tab();
+    expect(screen.getByRole('textbox', { name: /Trial 1, Level after/ })).toHaveFocus();
+  });
+
   it('counts one a key, undoes, pauses, and writes the count', async () => {
     const { user, dialog, lines } = await openCounter();
     await user.keyboard('   d');
