@@ -16,10 +16,12 @@ export function Photograph({
   const body = useParcels().find((parcel) => parcel.id === id)?.body;
   const waiting = useAddressOf(body instanceof Blob ? body : null);
   const stored = addressFor(at(paths.photo, { logbookId, photoId: id }));
+  const [attempt, failed] = useAttempts();
   const picture = (
     <img
-      // Another picture altogether: what could not be fetched before it was sent is fetched now.
-      key={waiting ?? stored}
+      // Another picture altogether: what could not be fetched is fetched anew.
+      key={`${waiting ?? stored} ${attempt}`}
+      onError={failed}
       src={waiting ?? stored}
       alt={words}
       className="mt-1 size-16 border border-rule object-cover"
@@ -37,6 +39,24 @@ export function Photograph({
       {picture}
     </a>
   );
+}
+
+const againMs = 10_000;
+
+/** Counts the attempts at something that failed: another when the line is back, or after a while. */
+function useAttempts(): readonly [attempt: number, failed: () => void] {
+  const [{ attempt, open }, set] = useState({ attempt: 0, open: false });
+  useEffect(() => {
+    if (!open) return;
+    const again = () => set({ attempt: attempt + 1, open: false });
+    const timer = setTimeout(again, againMs);
+    addEventListener('online', again);
+    return () => {
+      clearTimeout(timer);
+      removeEventListener('online', again);
+    };
+  }, [attempt, open]);
+  return [attempt, () => set({ attempt, open: true })];
 }
 
 /** An address of this page's own for a file, as long as it is shown. */

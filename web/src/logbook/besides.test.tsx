@@ -100,6 +100,21 @@ describe('what is said of a trial besides its readings', () => {
     expect(await screen.findByRole('img', { name: 'Photograph 1 of trial 1', hidden: true })).toBeVisible();
   });
 
+  it('fetches a picture anew once the line is back', async () => {
+    const shown = [...one, entry(1, '@photo pin', 'a-photo')];
+    await openLogbook(boltPin, shown);
+    const before = screen.getByAltText('Photograph 1 of trial 1');
+    fireEvent.error(before);
+    await waitFor(() => {
+      dispatchEvent(new Event('online'));
+      expect(before.isConnected).toBe(false);
+    });
+    expect(screen.getByAltText('Photograph 1 of trial 1')).toHaveAttribute(
+      'src',
+      expect.stringContaining('/api/logbooks/book/photos/a-photo'),
+    );
+  });
+
   it('says so of what is no picture', async () => {
     vi.stubGlobal('createImageBitmap', () => Promise.reject(new Error()));
     const { user, lines } = await openLogbook(boltPin, one);
