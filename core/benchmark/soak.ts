@@ -1,6 +1,6 @@
 import {
   checkAgainst,
-  Exact,
+  Decimal,
   expectReading,
   Foreseen,
   makeSetting,
@@ -156,14 +156,14 @@ function honestAnswer(
   if (step.judged === 'line below') return (Math.floor(truth / size + 1e-9) * size).toFixed(step.decimals);
   if (step.judged !== 'estimate') {
     const beside = step.judged === 'digits' ? 0 : random.whole(-1, 1);
-    return new Exact(((Math.round(truth / size) + beside) * size).toPrecision(12)).toFixed(step.decimals);
+    return new Decimal(((Math.round(truth / size) + beside) * size).toPrecision(12)).toFixed(step.decimals);
   }
   const reach = Math.max(strictness * d, size / 2 + 0.1 * d);
   const wanted = truth + random.between(-1, 1) * reach;
   const steps = [Math.round(wanted / size), Math.round(truth / size)];
   const answer =
     steps.map((number) => number * size).find((value) => Math.abs(value - truth) <= reach) ?? truth;
-  return new Exact(answer.toPrecision(12)).toFixed(step.decimals);
+  return new Decimal(answer.toPrecision(12)).toFixed(step.decimals);
 }
 
 /** The same number in one of the accepted writings. */

@@ -3,6 +3,7 @@ export * from './figures';
 export * from './units';
 export * from './conventions';
 export * from './instruments';
+export * from './answer';
 export * from './reading';
 export * from './statistics';
 export * from './uncertainty';

@@ -1,4 +1,4 @@
-import { Exact, fitLine } from '@green-beam/core';
+import { Decimal, fitLine } from '@green-beam/core';
 import { renderToStaticMarkup as draw } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { Histogram, LinePlot, plotSize, roomFor, TrialDots } from '.';
@@ -80,7 +80,7 @@ describe('a line with its band', () => {
     x,
     y: 20 - 0.2 * x + (at % 2 ? 0.1 : -0.1),
   }));
-  const line = fitLine(points.map(({ x, y }) => ({ x: new Exact(x), y: new Exact(y) })));
+  const line = fitLine(points.map(({ x, y }) => ({ x: new Decimal(x), y: new Decimal(y) })));
   const markup = (asked: Parameters<typeof LinePlot>[0]['asked']) =>
     draw(
       <LinePlot

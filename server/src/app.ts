@@ -16,7 +16,7 @@ import { deadline } from './http/deadline';
 import { healthRoutes } from './http/health';
 import { knownHostsOnly, sameOriginOnly } from './http/origin';
 import { Problem } from './http/problem';
-import { routesOn, type RouteLine } from './http/route';
+import { routesOn, type RouteLine } from './access/route';
 import { logbookRoutes } from './logbook/routes';
 import { eventRoutes } from './publish/routes';
 import type { Services } from './services';

@@ -12,7 +12,7 @@ import { sayStopping } from './http/health';
 import { createKept } from './kept/kept';
 import { createPublish } from './publish/publish';
 import type { Services } from './services';
-import { Callers } from './session/callers';
+import { Callers } from './access/callers';
 import { createSignInLimits } from './session/limits';
 
 /** After this long a stop does not wait for anybody. */

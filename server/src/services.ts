@@ -3,7 +3,7 @@ import type { Database } from './database/models';
 import type { Feed } from './feed/feed';
 import type { Kept } from './kept/kept';
 import type { Publish } from './publish/publish';
-import type { Callers } from './session/callers';
+import type { Callers } from './access/callers';
 import type { SignInLimits } from './session/limits';
 
 /** What routes and services work with. Time and chance come from here, so that tests can fix them. */

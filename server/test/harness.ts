@@ -11,11 +11,11 @@ import { connect, type Database } from '../src/database/models';
 import { demoPassphrase, loadDemo } from '../src/demo/load';
 import { demoClass, teacher } from '../src/demo/scenario';
 import { noFeed, type Feed } from '../src/feed/feed';
-import type { RouteLine } from '../src/http/route';
+import type { RouteLine } from '../src/access/route';
 import { createKept } from '../src/kept/kept';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';
-import { Callers } from '../src/session/callers';
+import { Callers } from '../src/access/callers';
 import { createSignInLimits } from '../src/session/limits';
 
 export interface Answer<Body> {

@@ -2,7 +2,7 @@ import '@testing-library/jest-dom/vitest';
 import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, vi } from 'vitest';
-import { database } from '../src/outbox/database';
+import { database } from '../src/browser/database';
 import { Locks } from './locks';
 import { Stream } from './stream';
 

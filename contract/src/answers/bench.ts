@@ -1,29 +1,30 @@
 import type {
   Choice,
   Conventions,
+  InstrumentKind,
   Mode,
-  PartSkill,
+  PartMastery,
   PartVerdict,
   Picture,
   ReadersMark,
   SchoolsView,
-  Skill,
+  Mastery,
   Verdict,
 } from '@green-beam/core';
 
 export interface BenchInstrument {
-  readonly kind: string;
+  readonly kind: InstrumentKind;
   readonly name: string;
   readonly models: readonly { readonly id: string; readonly name: string }[];
-  readonly skill: Skill;
-  readonly parts: readonly PartSkill[];
+  readonly skill: Mastery;
+  readonly parts: readonly PartMastery[];
   readonly mark: ReadersMark | null;
 }
 
 export interface BenchAnswer {
   readonly instruments: readonly BenchInstrument[];
   /** What to practise next. */
-  readonly suggestion: Skill | null;
+  readonly suggestion: Mastery | null;
 }
 
 /** Told only once a setting is finished. */
@@ -50,7 +51,7 @@ export interface AttemptAnswer {
 
 export interface SettingAnswer {
   readonly id: string;
-  readonly kind: string;
+  readonly kind: InstrumentKind;
   readonly instrumentName: string;
   readonly question: string;
   readonly mode: Mode;

@@ -1,4 +1,4 @@
-import type { ReadersMark, Skill } from '@green-beam/core';
+import type { ReadersMark, Mastery } from '@green-beam/core';
 import type { StaffRole, ClassName } from './session';
 import type { LogbookLine } from './logbook';
 
@@ -21,7 +21,7 @@ export interface BoardStudent {
   readonly marks: readonly {
     readonly kind: string;
     readonly mark: ReadersMark | null;
-    readonly skill: Skill;
+    readonly skill: Mastery;
   }[];
   readonly logbooks: readonly LogbookLine[];
 }

@@ -1,11 +1,11 @@
-import type { DrillVerdict, Skill } from '@green-beam/core';
+import type { WorkedVerdict, Mastery } from '@green-beam/core';
 
 export interface DrillsAnswer {
   readonly drills: readonly {
     readonly kind: string;
     readonly name: string;
     readonly about: string;
-    readonly skill: Skill;
+    readonly skill: Mastery;
   }[];
 }
 
@@ -13,7 +13,7 @@ export interface DrillAttemptAnswer {
   readonly id: string;
   readonly text: string;
   readonly unit: string;
-  readonly verdict: DrillVerdict;
+  readonly verdict: WorkedVerdict;
   readonly triesLeft: number;
   /** Told only once the item is finished. */
   readonly solution: {

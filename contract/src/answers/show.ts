@@ -1,9 +1,9 @@
-import type { Picture, SchoolsView } from '@green-beam/core';
+import type { InstrumentKind, Picture, SchoolsView } from '@green-beam/core';
 
 /** What a class is shown, as far as a student may know. */
 export interface ShowLine {
   readonly id: string;
-  readonly kind: string;
+  readonly kind: InstrumentKind;
   readonly instrumentName: string;
   readonly modelName: string;
   /** How a real station is labelled; null for a drawn one. */

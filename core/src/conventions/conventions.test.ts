@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { presetNamed, presets, revise } from './conventions';
 import { questions } from './questions';
 import { halfWidthFor, stepFor } from './steps';
@@ -79,6 +79,6 @@ describe('conventions', () => {
     ['tolerance', '0.7'],
   ] as const)('half-width by %s of d 1 is %s', (halfWidth, text) => {
     const conventions = revise(presetNamed('Chemistry bench'), { halfWidth });
-    expect(halfWidthFor(conventions, cylinder('1'), new Exact('0.7')).toFixed()).toBe(text);
+    expect(halfWidthFor(conventions, cylinder('1'), new Decimal('0.7')).toFixed()).toBe(text);
   });
 });

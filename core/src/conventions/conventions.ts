@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '../instruments/kinds';
+import type { InstrumentKind } from './kinds';
 import { questions, type Choices, type QuestionKey } from './questions';
 
 /** A step that a class prescribes for some instruments in place of the general rule. The first match governs. */
@@ -67,6 +67,7 @@ const standard: Conventions = {
   rounding: 'half-away',
   roundWhen: 'end',
   trailingZeros: 'written-point',
+  onesZero: 'bare',
   kelvin: 'exact',
   symbolSpelling: 'remark',
   buretteStart: 'any',

@@ -1,3 +1,6 @@
+export * from './kinds';
 export * from './questions';
 export * from './conventions';
 export * from './steps';
+export * from './elsewhere';
+export * from './cards';

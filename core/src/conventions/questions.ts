@@ -119,6 +119,14 @@ export const questions = {
     asks: 'Do the last zeros of a whole number count?',
     answers: { 'written-point': 'only with a written point', 'all-count': 'always' },
   },
+  onesZero: {
+    asks: 'What of a reading that ends in a zero at the ones place, such as 60?',
+    answers: {
+      bare: 'it is written bare: 60',
+      remarked: 'bare is accepted, with a remark',
+      'point-required': 'it has to have a point: 60.',
+    },
+  },
   kelvin: {
     asks: 'Is the 273.15 of kelvin exact?',
     answers: { exact: 'yes, 273.15 and exact', rounded: 'the course uses 273' },

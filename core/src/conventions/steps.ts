@@ -1,12 +1,12 @@
-import { Exact, tenTo } from '../figures';
-import type { InstrumentKind } from '../instruments/kinds';
+import { Decimal, tenTo } from '../figures';
+import type { InstrumentKind } from './kinds';
 import type { Conventions } from './conventions';
 import { questions, type Answer } from './questions';
 
 /** How a scale is to be read. */
 export interface Step {
   /** The smallest amount by which two readings may differ, in the instrument's unit. */
-  readonly size: Exact;
+  readonly size: Decimal;
   /** Decimals that every reading shows. */
   readonly decimals: number;
   /** How a value is judged against the true indication. */
@@ -33,7 +33,7 @@ export interface ScaleIdentity {
 export type Reads = 'scale' | 'least count' | 'digits';
 
 /** The general rule of each school: the step for a smallest division d. */
-const stepRules: Record<Answer<'analogueStep'>, (d: Exact) => Exact> = {
+const stepRules: Record<Answer<'analogueStep'>, (d: Decimal) => Decimal> = {
   // d 1 → 0.1, d 2 → 0.1, d 5 → 1, likewise in every decade.
   'written-place': (d) => tenTo(d.div(tenTo(d.e)).lt(5) ? d.e - 1 : d.e),
   'strict-tenth': (d) => d.div(10),
@@ -72,7 +72,7 @@ function reckonStep(conventions: Conventions, scale: ScaleIdentity): Step {
     return step(scale.division, scale.reads);
   if (scale.reads !== 'scale') return step(override?.step ?? '0.001', 'estimate');
   const rule = conventions.analogueStep;
-  const size = override ? new Exact(override.step) : stepRules[rule](new Exact(scale.division));
+  const size = override ? new Decimal(override.step) : stepRules[rule](new Decimal(scale.division));
   return step(size, !override && rule === 'lower' ? 'line below' : 'estimate');
 }
 
@@ -88,8 +88,8 @@ export function stepWords(conventions: Conventions, scale: ScaleIdentity): strin
   return `Read in steps of ${size.toString()}: ${rule}`;
 }
 
-const step = (size: Exact | string, judged: Judged): Step => {
-  const exact = new Exact(size);
+const step = (size: Decimal | string, judged: Judged): Step => {
+  const exact = new Decimal(size);
   return { size: exact, decimals: exact.decimalPlaces(), judged };
 };
 
@@ -102,11 +102,11 @@ const thousandths = ({ leastCount }: Conventions, { kind, division }: ScaleIdent
  * for a vernier or a screw, half of one last digit for a display.
  * @param tolerance the maker's tolerance, used where the class says so.
  */
-export function halfWidthFor(conventions: Conventions, scale: ScaleIdentity, tolerance: Exact): Exact {
-  const d = new Exact(scale.division);
+export function halfWidthFor(conventions: Conventions, scale: ScaleIdentity, tolerance: Decimal): Decimal {
+  const d = new Decimal(scale.division);
   if (scale.reads === 'least count') return d;
   if (scale.reads === 'digits') return d.div(2);
-  const rules: Record<Answer<'halfWidth'>, () => Exact> = {
+  const rules: Record<Answer<'halfWidth'>, () => Decimal> = {
     'half-division': () => d.div(2),
     'tenth-division': () => d.div(10),
     'one-division': () => d,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { presetNamed, revise } from '../conventions';
-import { Exact, exactly, measured, parseNumber, type WrittenNumber } from '../figures';
+import { Decimal, exactly, measured, parseNumber, type WrittenNumber } from '../figures';
 import { percentError } from './percentError';
 
 const bench = presetNamed('Chemistry bench');
@@ -31,6 +31,6 @@ describe('percentError', () => {
   });
 
   it('has nothing to divide by when the accepted value is 0', () => {
-    expect(() => percentError(exactly(new Exact(1)), n('0.0'), bench)).toThrow(RangeError);
+    expect(() => percentError(exactly(new Decimal(1)), n('0.0'), bench)).toThrow(RangeError);
   });
 });

@@ -1,7 +1,7 @@
 import type { Conventions } from '../conventions';
 import {
   divide,
-  Exact,
+  Decimal,
   exactly,
   figuresOf,
   measured,
@@ -18,7 +18,7 @@ export interface PercentError {
   /** Measured − accepted. */
   readonly error: Tracked;
   /** Signed, in percent, unrounded. */
-  readonly percent: Exact;
+  readonly percent: Decimal;
   /** As the class writes it: with its sign or without, with the figures that the subtraction left. */
   readonly text: string;
   /** The class's word for its size, or null beyond the last band. */
@@ -49,7 +49,7 @@ export function percentError(
         ? `under ${leastSeen(difference.result, accepted)} %`
         : `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %`,
     word:
-      conventions.bands.find(({ upToPercent }) => percent.value.abs().lte(new Exact(upToPercent)))?.word ??
+      conventions.bands.find(({ upToPercent }) => percent.value.abs().lte(new Decimal(upToPercent)))?.word ??
       null,
     figuresLost: difference.figuresLost,
   };

@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import { clockMinutes, Exact } from '../figures';
+import { clockMinutes, Decimal } from '../figures';
 import type { AuditColumn, AuditRow, AuditTable } from '../record/secondLook';
 
 const column = (
@@ -28,23 +28,39 @@ function oilTable(random: Random): AuditTable {
   const rows = [1, 2, 3, 4].map((trial): AuditRow => {
     const [before, poured] = [random.between(46, 49.4), random.between(11, 24)];
     const [first, last] = [before.toFixed(1), (before - poured).toFixed(1)];
-    const oil = new Exact(first).minus(last);
-    const full = new Exact(bottle).plus(oil.times(random.between(0.79, 0.81))).toFixed(2);
+    const oil = new Decimal(first).minus(last);
+    const full = new Decimal(bottle).plus(oil.times(random.between(0.79, 0.81))).toFixed(2);
     return {
       trial,
       excluded: trial === 4 ? 'drops lost' : null,
       cells: {
         bottle,
         full,
-        oil: new Exact(full).minus(bottle).toFixed(2),
+        oil: new Decimal(full).minus(bottle).toFixed(2),
         last,
         first,
         volume: oil.toFixed(1),
       },
     };
   });
-  const mass = { decimals: 2, lowest: 0, highest: 400 };
-  const volume = { decimals: 1, lowest: 5, highest: 50 };
+  const mass = {
+    by: 'the balance',
+    unit: 'g',
+    estimated: false,
+    glass: false,
+    step: '0.01',
+    lowest: '0',
+    highest: '400',
+  };
+  const volume = {
+    by: 'the burette',
+    unit: 'mL',
+    estimated: true,
+    glass: true,
+    step: '0.1',
+    lowest: '5',
+    highest: '50',
+  };
   return withMean(
     {
       title: 'Lamp oil by difference',
@@ -81,11 +97,19 @@ function panTable(random: Random): AuditTable {
         minutes: clockMinutes(from, to).toString(),
         before,
         after,
-        fall: new Exact(before).minus(after).toFixed(1),
+        fall: new Decimal(before).minus(after).toFixed(1),
       },
     };
   });
-  const depth = { decimals: 1, lowest: 0, highest: 150 };
+  const depth = {
+    by: 'the ruler',
+    unit: 'mm',
+    estimated: true,
+    glass: false,
+    step: '0.1',
+    lowest: '0',
+    highest: '150',
+  };
   return withMean(
     {
       title: 'The evaporating pan',
@@ -115,6 +139,6 @@ export function withMean(
   decimals: number,
   rows: readonly AuditRow[] = table.rows.filter(({ excluded }) => excluded === null),
 ): AuditTable {
-  const sum = rows.reduce((total, row) => total.plus(row.cells[column] ?? '0'), new Exact(0));
+  const sum = rows.reduce((total, row) => total.plus(row.cells[column] ?? '0'), new Decimal(0));
   return { ...table, mean: { column, text: sum.div(rows.length).toFixed(decimals) } };
 }

@@ -1,4 +1,4 @@
-import { clockMinutes, Exact } from '../figures';
+import { clockMinutes, Decimal } from '../figures';
 import { ask, writtenAt, type Drill } from './drill';
 
 /** Two clock times to decimal minutes. */
@@ -15,12 +15,13 @@ export const clockTimes: Drill = {
     const value = clockMinutes(from, to);
     const asDecimal = (text: string) => {
       const [h = 0, m = 0, s = 0] = text.split(':').map(Number);
-      return new Exact(h * 60 + m).plus(new Exact(s).div(100));
+      return new Decimal(h * 60 + m).plus(new Decimal(s).div(100));
     };
     const naive = asDecimal(to).minus(asDecimal(from));
     const [minutes, seconds] = [Math.floor(long / 60), long % 60];
-    const row = (code: string, title: string, look: string, exact: Exact, place: number) => ({
+    const row = (code: string, title: string, look: string, exact: Decimal, place: number) => ({
       code,
+      skill: 'unit' as const,
       title,
       look,
       text: writtenAt(exact, place, conventions),
@@ -37,7 +38,7 @@ export const clockTimes: Drill = {
             'seconds-as-decimals',
             'The seconds were written as decimals of a minute.',
             'A minute has 60 seconds: divide the seconds by 60.',
-            new Exact(minutes).plus(new Exact(seconds).div(100)),
+            new Decimal(minutes).plus(new Decimal(seconds).div(100)),
             -2,
           ),
           row(
@@ -51,12 +52,12 @@ export const clockTimes: Drill = {
             'seconds-dropped',
             'The seconds were left out.',
             'The seconds are part of the time too.',
-            new Exact(minutes),
+            new Decimal(minutes),
             0,
           ),
         ],
         working: [
-          `${minutes} min and ${seconds} s: ${seconds} ÷ 60 = ${new Exact(seconds).div(60).toString()} min.`,
+          `${minutes} min and ${seconds} s: ${seconds} ÷ 60 = ${new Decimal(seconds).div(60).toString()} min.`,
         ],
       },
       conventions,

@@ -1,8 +1,9 @@
+import { type Mistake } from '../answer';
 import type { Random } from '../chance/random';
 import type { Conventions } from '../conventions';
-import { convert, Exact, figuresOf, leadingPlace, type Quantity } from '../figures';
+import { convert, Decimal, figuresOf, leadingPlace, type Quantity } from '../figures';
 import { parseProduct } from '../units';
-import { ask, draw, writtenAt, type Drill, type Mistake, type DrillItem } from './drill';
+import { ask, draw, writtenAt, type Drill, type DrillItem } from './drill';
 import { tracked } from './sums';
 
 interface Case {
@@ -39,9 +40,10 @@ function length(random: Random, conventions: Conventions, level: number): DrillI
   const quantity: Quantity = { ...tracked(text), unit: parseProduct(from), point: false };
   const result = convert(quantity, to);
   const figures = figuresOf(quantity);
-  const one = new Exact(factor);
-  const wrong = (code: string, title: string, look: string, value: Exact): Mistake => ({
+  const one = new Decimal(factor);
+  const wrong = (code: string, title: string, look: string, value: Decimal): Mistake => ({
     code,
+    skill: 'unit' as const,
     title,
     look,
     text: writtenAt(value, leadingPlace(value) - figures + 1, conventions),
@@ -73,7 +75,7 @@ function length(random: Random, conventions: Conventions, level: number): DrillI
           : []),
       ],
       working: [
-        `Divide by ${Number(factor) < 1 ? `1/${new Exact(1).div(factor).toSignificantDigits(3).toString()}` : factor}${power > 1 ? `, ${power} times` : ''}: ${result.value.toSignificantDigits(7).toString()}…`,
+        `Divide by ${Number(factor) < 1 ? `1/${new Decimal(1).div(factor).toSignificantDigits(3).toString()}` : factor}${power > 1 ? `, ${power} times` : ''}: ${result.value.toSignificantDigits(7).toString()}…`,
         `The factor is exact: the figures of ${text} govern.`,
       ],
     },
@@ -87,8 +89,9 @@ function temperature(random: Random, conventions: Conventions): DrillItem {
   const quantity: Quantity = { ...tracked(text), unit: parseProduct('°C'), point: !difference };
   const result = convert(quantity, 'K');
   const place = quantity.lastPlace ?? 0;
-  const row = (code: string, title: string, look: string, value: Exact, lastPlace = place): Mistake => ({
+  const row = (code: string, title: string, look: string, value: Decimal, lastPlace = place): Mistake => ({
     code,
+    skill: 'unit' as const,
     title,
     look,
     text: writtenAt(value, lastPlace, conventions),

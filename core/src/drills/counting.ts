@@ -27,6 +27,7 @@ export const counting: Drill = {
     const between = (all.replace(/^0+|0+$/g, '').match(/0/g) ?? []).length;
     const row = (code: string, title: string, look: string, count: number) => ({
       code,
+      skill: 'digits' as const,
       title,
       look,
       text: String(count),

@@ -1,35 +1,14 @@
+import { plain, type Mistake, type WorkedAnswer } from '../answer';
 import type { Random } from '../chance/random';
 import type { Conventions } from '../conventions';
-import { figuresOf, writeTracked, type Exact, type Tracked } from '../figures';
-
-/** A wrong answer that a known mistake leads to. */
-export interface Mistake {
-  readonly code: string;
-  /** What went wrong, one sentence. */
-  readonly title: string;
-  /** What to do about it, without the answer. */
-  readonly look: string;
-  /** What it writes, without unit. */
-  readonly text: string;
-}
+import { figuresOf, writeTracked, type Decimal, type Tracked } from '../figures';
 
 /** One item to work out by hand. */
-export interface DrillItem {
+export interface DrillItem extends WorkedAnswer {
   readonly prompt: string;
   /** What is given, a line each. */
   readonly given: readonly string[];
-  /** The right answer, unrounded, with the place that its data justify; null for an exact one. */
-  readonly value: Exact;
-  readonly lastPlace: number | null;
-  /** The right answer as the class writes it, without its unit. */
-  readonly text: string;
-  /** '' for a pure number. */
-  readonly unit: string;
   readonly unitChoices: readonly string[];
-  /** What is asked of the writing besides: a power of ten with one digit before the point. */
-  readonly form: 'any' | 'scientific' | 'signed';
-  /** The mistakes that belong to this kind of item. */
-  readonly mistakes: readonly Mistake[];
   /** How it is worked out, a line each; the last one says the answer. */
   readonly working: readonly string[];
 }
@@ -78,11 +57,8 @@ export function ask(
   };
 }
 
-/** With a sign that can be typed. */
-export const plain = (text: string): string => text.replaceAll('−', '-');
-
 /** A number written at a place, for a mistake. */
-export const writtenAt = (value: Exact, lastPlace: number | null, { rounding }: Conventions): string =>
+export const writtenAt = (value: Decimal, lastPlace: number | null, { rounding }: Conventions): string =>
   writeTracked({ value, lastPlace }, rounding);
 
 /** How many figures a number has, in words. */

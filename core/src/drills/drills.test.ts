@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { presetNamed, presets, revise } from '../conventions';
-import { checkDrill, commonMistakes, drills, makeItem, type DrillItem } from '.';
+import { judgeWorked, commonMistakes } from '../answer';
+import { drills, makeItem, type DrillItem } from '.';
 
 const bench = presetNamed('Chemistry bench');
 const items = drills.flatMap((drill) =>
@@ -13,7 +14,7 @@ const items = drills.flatMap((drill) =>
   ),
 );
 const codes = (item: DrillItem, text: string, conventions = bench): string[] => {
-  const verdict = checkDrill(item, text, item.unit, conventions);
+  const verdict = judgeWorked(item, text, item.unit, conventions);
   return verdict.outcome === 'wrong' ? verdict.causes.map(({ code }) => code) : [verdict.outcome];
 };
 
@@ -107,7 +108,7 @@ describe('what is said besides the value', () => {
     ['mL', ['unit-wrong']],
     ['gr', ['right']],
   ])('unit “%s”', (unit, expected) => {
-    const verdict = checkDrill(item, item.text, unit, bench);
+    const verdict = judgeWorked(item, item.text, unit, bench);
     expect(verdict.outcome === 'wrong' ? verdict.causes.map(({ code }) => code) : [verdict.outcome]).toEqual(
       expected,
     );
@@ -115,16 +116,16 @@ describe('what is said besides the value', () => {
 
   it('takes another unit of ten', () => {
     const kilograms = (Number(item.text) / 1000).toFixed((item.text.split('.')[1]?.length ?? 0) + 3);
-    expect(checkDrill(item, kilograms, 'kg', bench).outcome).toBe('right');
+    expect(judgeWorked(item, kilograms, 'kg', bench).outcome).toBe('right');
   });
 
   it('refuses a spelling where the class does', () => {
-    expect(checkDrill(item, item.text, 'gr', revise(bench, { symbolSpelling: 'refuse' }))).toMatchObject({
+    expect(judgeWorked(item, item.text, 'gr', revise(bench, { symbolSpelling: 'refuse' }))).toMatchObject({
       causes: [{ code: 'unit-misspelt' }],
     });
   });
 
   it.each(['12..3', '', '<b>', '1,234'])('cannot read “%s”, and says so', (text) => {
-    expect(checkDrill(item, text, 'g', bench).outcome).toBe('unreadable');
+    expect(judgeWorked(item, text, 'g', bench).outcome).toBe('unreadable');
   });
 });

@@ -34,8 +34,7 @@ export function drillOf(kind: string): Drill {
 }
 
 export * from './drill';
-export * from './mistakes';
-export * from './check';
+
 export * from './makeItem';
 export * from './rearranging';
 export * from './spotTheFault';

@@ -1,7 +1,7 @@
 import { seeded } from '../chance/random';
 import type { Conventions } from '../conventions';
 import type { Drill, DrillItem } from './drill';
-import { sameWriting } from './mistakes';
+import { sameWriting } from '../answer';
 
 const tries = 60;
 

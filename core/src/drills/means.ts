@@ -1,4 +1,4 @@
-import { Exact, leadingPlace } from '../figures';
+import { Decimal, leadingPlace } from '../figures';
 import { ask, draw, writtenAt, type Drill } from './drill';
 import { tracked } from './sums';
 
@@ -31,18 +31,21 @@ export const means: Drill = {
         mistakes: [
           {
             code: 'exact-taken-as-limiting',
+            skill: 'digits' as const,
             title: 'The number of readings was taken as limiting.',
             look: `There are exactly ${n}: a count has as many figures as one likes.`,
             text: writtenAt(value, leadingPlace(value), conventions),
           },
           {
             code: 'reading-left-out',
+            skill: 'working' as const,
             title: 'A reading was left out of the sum.',
             look: `Count what you added: there are ${n}.`,
             text: writtenAt(partial, -decimals, conventions),
           },
           {
             code: 'mean-too-fine',
+            skill: 'digits' as const,
             title: 'The mean is finer than its readings.',
             look: 'A mean keeps the last place of its readings.',
             text: writtenAt(value, -decimals - 1, conventions),
@@ -57,4 +60,5 @@ export const means: Drill = {
   },
 };
 
-const total = (texts: readonly string[]): Exact => texts.reduce((sum, text) => sum.plus(text), new Exact(0));
+const total = (texts: readonly string[]): Decimal =>
+  texts.reduce((sum, text) => sum.plus(text), new Decimal(0));

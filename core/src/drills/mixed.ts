@@ -1,4 +1,4 @@
-import { divide, Exact, figuresOf, leadingPlace, roundToPlace, subtract } from '../figures';
+import { divide, Decimal, figuresOf, leadingPlace, roundToPlace, subtract } from '../figures';
 import { ask, draw, figuresWords, writtenAt, type Drill } from './drill';
 import { tracked } from './sums';
 
@@ -14,11 +14,11 @@ export const mixed: Drill = {
     const difference = subtract(tracked(full), tracked(empty)).result;
     const result = divide(difference, tracked(volume)).result;
     const early = roundToPlace(difference.value, leadingPlace(difference.value), conventions.rounding);
-    const place = (value: Exact, figures: number) => leadingPlace(value) - figures + 1;
+    const place = (value: Decimal, figures: number) => leadingPlace(value) - figures + 1;
     const inputs = [full, empty, volume].map(tracked);
     const unlost = Math.min(...inputs.map(figuresOf));
     const rough = early.div(volume);
-    const noVessel = new Exact(full).div(volume);
+    const noVessel = new Decimal(full).div(volume);
     return ask(
       {
         prompt:
@@ -30,29 +30,33 @@ export const mixed: Drill = {
         mistakes: [
           {
             code: 'rounded-too-early',
+            skill: 'digits' as const,
             title: 'It was rounded on the way.',
             look: 'Keep all digits until the end, and round once.',
             text: writtenAt(rough, place(rough, figuresOf(result)), conventions),
           },
           {
             code: 'lost-figures-kept',
+            skill: 'digits' as const,
             title: 'The figures that the subtraction lost were written all the same.',
             look: 'How many figures has the difference? They govern from there on.',
             text: writtenAt(result.value, place(result.value, unlost), conventions),
           },
           {
             code: 'container-included',
+            skill: 'working' as const,
             title: 'The bottle was left in.',
             look: 'What weighs the oil alone?',
             text: writtenAt(noVessel, place(noVessel, figuresOf(result)), conventions),
           },
           {
             code: 'density-upside-down',
+            skill: 'working' as const,
             title: 'It is upside down.',
             look: 'Density is mass per volume: how many grams has one mL?',
             text: writtenAt(
-              new Exact(1).div(result.value),
-              place(new Exact(1).div(result.value), figuresOf(result)),
+              new Decimal(1).div(result.value),
+              place(new Decimal(1).div(result.value), figuresOf(result)),
               conventions,
             ),
           },

@@ -1,6 +1,7 @@
+import { plain } from '../answer';
 import { percentError } from '../density/percentError';
-import { divide, type Exact, leadingPlace, parseNumber, subtract, writeAtPlace } from '../figures';
-import { ask, draw, plain, type Drill } from './drill';
+import { divide, type Decimal, leadingPlace, parseNumber, subtract, writeAtPlace } from '../figures';
+import { ask, draw, type Drill } from './drill';
 import { tracked } from './sums';
 
 /** Percent error, with its sign or without, as the class does it. */
@@ -18,7 +19,7 @@ export const percentErrors: Drill = {
     const signed = conventions.percentError === 'signed';
     const value = signed ? error.percent : error.percent.abs();
     const left = subtract(tracked(measuredText), tracked(accepted)).result;
-    const shown = (exact: Exact, figures: number) =>
+    const shown = (exact: Decimal, figures: number) =>
       plain(writeAtPlace(exact, Math.min(0, leadingPlace(exact) - figures + 1), conventions.rounding));
     const text = plain(error.text.replace(' %', ''));
     const place = -(text.split('.')[1]?.length ?? 0);
@@ -34,18 +35,21 @@ export const percentErrors: Drill = {
         mistakes: [
           {
             code: 'not-times-100',
+            skill: 'unit' as const,
             title: 'It was not turned into percent.',
             look: 'Percent means per hundred: multiply by 100.',
             text: plain(writeAtPlace(value.div(100), place - 2, conventions.rounding)),
           },
           {
             code: 'lost-figures-kept',
+            skill: 'digits' as const,
             title: 'The figures that the subtraction lost were written all the same.',
             look: 'How many figures has measured minus accepted? They govern.',
             text: shown(value, 3),
           },
           {
             code: 'divided-by-measured',
+            skill: 'working' as const,
             title: 'It was divided by the measured value.',
             look: 'The accepted value is what it is compared with.',
             text: plain(writeAtPlace(own, place - 1, conventions.rounding)),

@@ -25,6 +25,7 @@ export const placeValue: Drill = {
         mistakes: [
           {
             code: 'first-place-given',
+            skill: 'digits' as const,
             title: 'That is the place of the first digit.',
             look: 'The last significant digit is the doubtful one, at the other end.',
             text: at(leadingPlace(value)),
@@ -32,6 +33,7 @@ export const placeValue: Drill = {
           lastPlace > -decimals
             ? {
                 code: 'idle-zeros-counted',
+                skill: 'digits' as const,
                 title: 'Zeros at the end of a whole number were counted.',
                 look: 'Without a point they only show how large it is. Which digit is the last that counts?',
                 text: at(-decimals),
@@ -39,6 +41,7 @@ export const placeValue: Drill = {
             : null,
           {
             code: 'place-one-off',
+            skill: 'digits' as const,
             title: 'That is one place further on.',
             look: 'Go to the very last digit that counts.',
             text: at(lastPlace + 1),

@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { decimals } from '../record/auditTable';
 import type { AuditColumn, AuditRow, AuditTable } from '../record/secondLook';
 import { withMean } from './cleanTables';
@@ -36,7 +36,7 @@ export const plants: readonly Plant[] = [
     code: 'difference-contradicted',
     put: inCell(
       ({ difference }) => difference !== null && !difference.clock,
-      (text, random) => new Exact(text).plus(random.pick([1, -1, 0.9])).toFixed(decimals(text)),
+      (text, random) => new Decimal(text).plus(random.pick([1, -1, 0.9])).toFixed(decimals(text)),
     ),
   },
   {
@@ -60,7 +60,7 @@ export const plants: readonly Plant[] = [
       const row = random.pick(table.rows);
       if (!carried) return null;
       // Its own difference is reckoned from what stands there, so that only the change itself contradicts.
-      const text = new Exact(row.cells[carried.key] ?? '0').plus('0.30').toFixed(2);
+      const text = new Decimal(row.cells[carried.key] ?? '0').plus('0.30').toFixed(2);
       const changed = change(table, row.trial, carried.key, text);
       const difference = table.columns.find((one) => one.difference?.from === carried.key);
       return difference?.difference
@@ -68,7 +68,7 @@ export const plants: readonly Plant[] = [
             changed,
             row.trial,
             difference.key,
-            new Exact(row.cells[difference.difference.to] ?? '0').minus(text).toFixed(2),
+            new Decimal(row.cells[difference.difference.to] ?? '0').minus(text).toFixed(2),
           )
         : changed;
     },
@@ -94,7 +94,7 @@ export const plants: readonly Plant[] = [
       ({ difference }) => difference?.clock === true,
       (_, _random, row, { difference }) => {
         const [from, to] = [row.cells[difference?.from ?? ''], row.cells[difference?.to ?? '']].map(
-          (text) => new Exact((text ?? '0').replace(':', '.')),
+          (text) => new Decimal((text ?? '0').replace(':', '.')),
         );
         return from && to ? to.minus(from).times(100).toFixed(0) : null;
       },

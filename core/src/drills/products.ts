@@ -20,7 +20,7 @@ export const products: Drill = {
       look: string,
       value: typeof result.value,
       lastPlace: number,
-    ) => ({ code, title, look, text: writtenAt(value, lastPlace, conventions) });
+    ) => ({ code, skill: 'digits' as const, title, look, text: writtenAt(value, lastPlace, conventions) });
     const [upside, times] = [divide(b, a).result, multiply(a, b).result];
     return ask(
       {

@@ -1,7 +1,7 @@
 import { seeded, seedFrom } from '../chance/random';
 import { evaluate, exactly, ExpressionProblem, expressionTex, parseExpression, type Names } from '../figures';
 import { pure } from '../units';
-import type { Cause } from '../reading/check';
+import type { Cause } from '../answer';
 
 /** A formula to be solved for one of its letters. */
 export interface Rearranging {
@@ -17,18 +17,21 @@ export interface Rearranging {
 
 const upsideDown = (expression: string) => ({
   code: 'density-upside-down',
+  skill: 'working' as const,
   title: 'It is upside down.',
   look: 'Put the units in: do they work out to those of what you want?',
   expression,
 });
 const multiplied = (expression: string) => ({
   code: 'multiplied-for-divided',
+  skill: 'working' as const,
   title: 'It was multiplied where it has to be divided.',
   look: 'What stands below a fraction bar comes up on the other side, and what stands above goes down.',
   expression,
 });
 const partLeft = (expression: string) => ({
   code: 'part-left-behind',
+  skill: 'working' as const,
   title: 'One letter was not taken to the other side.',
   look: 'Everything that stands beside what you want has to go: do the same on both sides for each.',
   expression,
@@ -48,6 +51,7 @@ export const rearrangings: readonly Rearranging[] = [
       {
         ...multiplied('ρ / V'),
         code: 'divided-for-multiplied',
+        skill: 'working' as const,
         title: 'It was divided where it has to be multiplied.',
       },
     ],
@@ -94,12 +98,14 @@ export const rearrangings: readonly Rearranging[] = [
       partLeft('V / (π × d^2)'),
       {
         code: 'diameter-for-radius',
+        skill: 'working' as const,
         title: 'The diameter was taken for the radius.',
         look: 'The 4 belongs to the diameter: d²/4 is r².',
         expression: 'V / (π × d^2)',
       },
       {
         code: 'square-lost',
+        skill: 'working' as const,
         title: 'The square was lost.',
         look: 'd stands there twice.',
         expression: '4 × V / (π × d)',
@@ -138,7 +144,7 @@ export function checkRearranged(item: Rearranging, text: string): RearrangingVer
     if (alike(item, written, item.answer)) return { outcome: 'right' };
     const causes = item.mistakes
       .filter(({ expression }) => alike(item, written, expression))
-      .map(({ code, title, look }) => ({ code, title, look }));
+      .map(({ code, title, look }): Cause => ({ code, title, look, skill: 'working' }));
     return { outcome: 'wrong', causes };
   } catch (error) {
     if (error instanceof ExpressionProblem)

@@ -1,4 +1,4 @@
-import { Exact, leadingPlace, measured, parseNumber, roundToPlace } from '../figures';
+import { Decimal, leadingPlace, measured, parseNumber, roundToPlace } from '../figures';
 import { ask, draw, writtenAt, type Drill } from './drill';
 
 /** Rounding to figures or to decimals. */
@@ -18,7 +18,7 @@ export const roundingDrill: Drill = {
       toFigures ? Math.max(1, count - whole - 1) : count,
     );
     const text = tie ? `${kept}5` : `${kept}${random.whole(1, 9)}${random.pick([1, 2, 3, 6, 7, 8, 9])}`;
-    const value = new Exact(text);
+    const value = new Decimal(text);
     const place = toFigures ? leadingPlace(value) - count + 1 : -count;
     const rounded = roundToPlace(value, place, conventions.rounding);
     const shift = rounded.e > value.e && toFigures ? 1 : 0;
@@ -32,6 +32,7 @@ export const roundingDrill: Drill = {
         mistakes: [
           {
             code: 'decimals-for-figures',
+            skill: 'digits' as const,
             title: toFigures ? 'It was rounded to decimals.' : 'It was rounded to figures.',
             look: 'Figures are counted from the first digit that is not 0; decimals from the point.',
             text: writtenAt(value, otherPlace, conventions),

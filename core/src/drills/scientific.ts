@@ -18,6 +18,7 @@ export const scientific: Drill = {
     const figures = lead - (number.lastPlace ?? 0) + 1;
     const row = (code: string, title: string, look: string, power: number, count = figures) => ({
       code,
+      skill: 'digits' as const,
       title,
       look,
       text: `${mantissa(count)}×10^${power}`,

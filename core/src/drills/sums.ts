@@ -1,6 +1,6 @@
 import {
   add,
-  Exact,
+  Decimal,
   figuresOf,
   leadingPlace,
   measured,
@@ -45,18 +45,21 @@ export const sums: Drill = {
         mistakes: [
           {
             code: 'product-rule-for-sum',
+            skill: 'digits' as const,
             title: 'The rule for products was used on a sum.',
             look: 'In a sum it is the place that counts, not the number of figures: which reading ends first?',
             text: writtenAt(result.value, leadingPlace(result.value) - fewest + 1, conventions),
           },
           {
             code: 'finest-place-kept',
+            skill: 'digits' as const,
             title: 'The finest place was kept.',
             look: 'The coarsest reading governs: behind its last digit nothing is known.',
             text: writtenAt(result.value, finest, conventions),
           },
           {
             code: taken ? 'added-for-subtracted' : 'subtracted-for-added',
+            skill: 'working' as const,
             title: taken ? 'They were added.' : 'They were subtracted.',
             look: 'What is asked: both together, or what is left?',
             text: writtenAt(
@@ -79,5 +82,5 @@ export const sums: Drill = {
 /** A measured number out of its text. */
 export function tracked(text: string): Tracked {
   const parsed = parseNumber(text);
-  return parsed.ok ? measured(parsed.number) : { value: new Exact(0), lastPlace: 0 };
+  return parsed.ok ? measured(parsed.number) : { value: new Decimal(0), lastPlace: 0 };
 }

@@ -1,18 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import { readersMark, skillOf, suggest, type FirstTry } from './evidence';
+import { masteryOf, missingSkill, readersMark, suggest, type FirstTry } from './evidence';
 
 const attempt = (right: boolean, code = '', divisionsOff: number | null = 0): FirstTry => ({
   kind: 'graduated-cylinder',
   right,
   codes: code ? [code] : [],
+  missing: code ? [missingSkill('graduated-cylinder', { code })] : [],
   divisionsOff,
 });
 const kind = 'graduated-cylinder';
 
-describe('skillOf', () => {
+describe('masteryOf', () => {
   it.each([
     ['nothing', [], 'not seen yet'],
-    ['one right', [attempt(true)], 'shaky'],
+    ['one right', [attempt(true)], 'begun'],
+    ['two right', [attempt(true), attempt(true)], 'begun'],
+    ['one wrong', [attempt(false)], 'shaky'],
     ['four right', Array.from({ length: 4 }, () => attempt(true)), 'steady'],
     [
       'one slip among many',
@@ -40,12 +43,14 @@ describe('skillOf', () => {
       'steady',
     ],
   ])('%s', (_, tries, state) => {
-    expect(skillOf(kind, tries).state).toBe(state);
+    expect(masteryOf(kind, tries).state).toBe(state);
   });
 
   it('gives the reason', () => {
     const fault = attempt(false, 'top-of-meniscus');
-    expect(skillOf(kind, [fault, fault, attempt(true)]).reason).toBe('top of meniscus twice in your last 3');
+    expect(masteryOf(kind, [fault, fault, attempt(true)]).reason).toBe(
+      'top of meniscus twice in your last 3',
+    );
   });
 });
 

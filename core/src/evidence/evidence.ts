@@ -1,16 +1,26 @@
+import { skills, skillOfWriting, type Cause, type Skill } from '../answer';
+import { instruments } from '../instruments';
+
 /** One first try at a setting, as far as it tells what a student can do. */
 export interface FirstTry {
   readonly kind: string;
   readonly right: boolean;
   /** Codes of the named faults; empty when none could be told. */
   readonly codes: readonly string[];
+  /** The skills that these show to be missing. */
+  readonly missing: readonly Skill[];
   /** Signed error in divisions; null when the number could not be compared. */
   readonly divisionsOff: number | null;
 }
 
-export interface Skill {
+/** How sure somebody is of something, by what was seen of it. */
+export type MasteryState = 'not seen yet' | 'begun' | 'shaky' | 'steady';
+
+/** What somebody can do with one kind of instrument or drill. */
+export interface Mastery {
   readonly kind: string;
-  readonly state: 'not seen yet' | 'shaky' | 'steady';
+  readonly state: MasteryState;
+  /** In words that no other state uses. */
   readonly reason: string;
   readonly tries: number;
 }
@@ -22,46 +32,43 @@ export interface ReadersMark {
   readonly n: number;
 }
 
-/** What reading an instrument takes; each is looked at by itself. */
-export const readingSkills = ['d', 'digits', 'place', 'zero error', 'unit', 'handling'] as const;
-export type ReadingSkill = (typeof readingSkills)[number];
+/** What is looked at with an instrument: all skills but that of working things out. */
+export const readingSkills = skills.filter((skill) => skill !== 'working');
 
 /** One skill with one instrument, from the last readings of it. */
-export interface PartSkill {
-  readonly skill: ReadingSkill;
-  readonly state: Skill['state'];
+export interface PartMastery {
+  readonly skill: Skill;
+  readonly state: MasteryState;
 }
 
-const skillByCode: Readonly<Record<string, ReadingSkill>> = {
-  ...table('digits', 'dropped-final-digit dropped-trailing-zero bare-zero extra-digit off-step'),
-  ...table('unit', 'unit-missing unit-wrong unit-misspelt unit-slip cm-mm-slip inch-mm-slip'),
-  ...table('zero error', 'zero-error-ignored zero-error-reversed initial-not-subtracted difference-reversed'),
-  ...table('zero error', 'container-included container-tared-and-subtracted started-at-one film-ignored'),
-  ...table('handling', 'not-balanced zero-not-set rider-off-notch read-while-settling bulb-on-base squeezed'),
-  ...table('handling', 'over-tightened empty-pan-not-zero tip-bubble hanging-drop read-while-draining'),
-  ...table('handling', 'overshot-mark short-of-mark drop-left-behind blown-out eye-not-level one-place-only'),
-  ...table('handling', 'weighed-wet weighed-warm weighed-off-centre eye-too-high eye-too-low parallax'),
-  ...table('place', 'top-of-meniscus edge-of-convex level-for-rise jaw-edge-as-zero next-main-mark'),
-};
-
-function table(skill: ReadingSkill, codes: string): Record<string, ReadingSkill> {
-  return Object.fromEntries(codes.split(' ').map((code) => [code, skill]));
+/**
+ * The skill that a fault shows to be missing: as the fault says, else, for one that was kept before faults said so, as its row
+ * of the instrument or of the writing says now.
+ */
+export function missingSkill(kind: string, { code, skill }: Pick<Cause, 'code' | 'skill'>): Skill {
+  if (skill) return skill;
+  const instrument = instruments.find((one) => one.kind === kind);
+  const row = instrument?.misreadings.find((one) => one.code === code);
+  return row?.skill ?? skillOfWriting(code) ?? 'd';
 }
-
-/** The skill that a fault shows to be missing; what is counted wrongly is a matter of what a division is worth. */
-export const skillOfFault = (code: string): ReadingSkill => skillByCode[code] ?? 'd';
 
 /**
  * Each skill with one kind of instrument: shaky when one of the last five readings showed it to be missing, steady after
- * three without.
+ * three without, begun before.
  * @param tries newest first.
  */
-export function partSkills(kind: string, tries: readonly FirstTry[]): readonly PartSkill[] {
+export function partMastery(kind: string, tries: readonly FirstTry[]): readonly PartMastery[] {
   const recent = tries.filter((attempt) => attempt.kind === kind).slice(0, recentTries);
-  const missing = new Set(recent.flatMap(({ codes }) => codes.map(skillOfFault)));
+  const missing = new Set(recent.flatMap(({ missing: skillsMissing }) => skillsMissing));
   return readingSkills.map((skill) => ({
     skill,
-    state: missing.has(skill) ? 'shaky' : recent.length >= 3 ? 'steady' : 'not seen yet',
+    state: missing.has(skill)
+      ? 'shaky'
+      : recent.length >= 3
+        ? 'steady'
+        : recent.length > 0
+          ? 'begun'
+          : 'not seen yet',
   }));
 }
 
@@ -70,31 +77,38 @@ const recentTries = 5;
 
 /**
  * What a student can do with one kind of instrument. The recent past counts more: each try back counts four
- * fifths of the one after it. Steady from three quarters right, with no fault twice among the last five.
+ * fifths of the one after it. Steady from three quarters right, with no fault twice among the last five; shaky only where
+ * something was seen to go wrong.
  * @param tries newest first.
  */
-export function skillOf(kind: string, tries: readonly FirstTry[]): Skill {
+export function masteryOf(kind: string, tries: readonly FirstTry[]): Mastery {
   const own = tries.filter((attempt) => attempt.kind === kind);
-  if (own.length === 0) return { kind, state: 'not seen yet', reason: 'No reading yet.', tries: 0 };
+  const state = (name: MasteryState, reason: string): Mastery => ({
+    kind,
+    state: name,
+    reason,
+    tries: own.length,
+  });
+  if (own.length === 0) return state('not seen yet', 'No reading yet.');
   const weights = own.map((_, back) => fading ** back);
   const share =
     own.reduce((sum, { right }, back) => sum + (right ? (weights[back] ?? 0) : 0), 0) /
     weights.reduce((sum, weight) => sum + weight, 0);
   const recent = own.slice(0, recentTries);
   const repeated = mostFrequent(recent.flatMap(({ codes }) => codes.slice(0, 1)));
-  const rightRecently = recent.filter(({ right }) => right).length;
-  const tally = `${rightRecently} of your last ${recent.length} right at the first try`;
-  if (repeated) {
-    return {
-      kind,
-      state: 'shaky',
-      reason: `${inWords(repeated.code)} ${times(repeated.count)} in your last ${recent.length}`,
-      tries: own.length,
-    };
-  }
-  if (own.length < 3)
-    return { kind, state: 'shaky', reason: `only ${own.length} so far: ${tally}`, tries: own.length };
-  return { kind, state: share >= 0.75 ? 'steady' : 'shaky', reason: tally, tries: own.length };
+  const right = recent.filter((attempt) => attempt.right).length;
+  if (repeated)
+    return state('shaky', `${inWords(repeated.code)} ${times(repeated.count)} in your last ${recent.length}`);
+  if (own.length < 3 && right === own.length)
+    return state('begun', `${right === 1 ? 'one' : 'two'} right so far; three make it steady`);
+  if (own.length >= 3 && share >= 0.75)
+    return state('steady', `${right} of your last ${recent.length} right at the first try`);
+  return state(
+    'shaky',
+    right === recent.length
+      ? `the last ${recent.length} right, but not those before`
+      : `${recent.length - right} of your last ${recent.length} wrong at the first try`,
+  );
 }
 
 /** Bias and spread over the last twenty comparable tries; null below three. Wild numbers count as five divisions. */
@@ -109,10 +123,10 @@ export function readersMark(kind: string, tries: readonly FirstTry[]): ReadersMa
   return { bias, spread, n: off.length };
 }
 
-/** What to practise next: shaky first, then what was never tried, then the one with the fewest tries. */
-export function suggest(skills: readonly Skill[]): Skill | undefined {
-  const rank = { shaky: 0, 'not seen yet': 1, steady: 2 } as const;
-  return [...skills].sort((a, b) => rank[a.state] - rank[b.state] || a.tries - b.tries)[0];
+/** What to practise next: shaky first, then what was begun, then what was never tried, then the one with the fewest tries. */
+export function suggest(masteries: readonly Mastery[]): Mastery | undefined {
+  const rank = { shaky: 0, begun: 1, 'not seen yet': 2, steady: 3 } as const;
+  return [...masteries].sort((a, b) => rank[a.state] - rank[b.state] || a.tries - b.tries)[0];
 }
 
 /** A code as plain words: `top-of-meniscus` → `top of meniscus`. */

@@ -11,7 +11,7 @@ import {
   writeTracked,
   type Tracked,
 } from './arithmetic';
-import { Exact } from './exact';
+import { Decimal } from '../decimal/decimal';
 import { roundToPlace, writeAtPlace, writeToFigures } from './rounding';
 import { parseNumber } from './writtenNumber';
 
@@ -81,19 +81,19 @@ describe('rounding', () => {
     ['1250', 2, '1.3×10^3', '1.2×10^3'],
     ['9.996', -2, '10.00', '10.00'],
   ])('%s at 10^%i: %s away from zero, %s to even', (value, place, away, even) => {
-    expect(writeAtPlace(new Exact(value), place, 'half-away')).toBe(away);
-    expect(writeAtPlace(new Exact(value), place, 'half-even')).toBe(even);
+    expect(writeAtPlace(new Decimal(value), place, 'half-away')).toBe(away);
+    expect(writeAtPlace(new Decimal(value), place, 'half-even')).toBe(even);
   });
 
   it('writes a count of figures', () => {
-    expect(writeToFigures(new Exact('9.996'), 3)).toBe('10.0');
-    expect(writeToFigures(new Exact('0.012345'), 2)).toBe('0.012');
+    expect(writeToFigures(new Decimal('9.996'), 3)).toBe('10.0');
+    expect(writeToFigures(new Decimal('0.012345'), 2)).toBe('0.012');
   });
 
   it('agrees with whole-number rounding of random decimals', () => {
     fc.assert(
       fc.property(fc.bigInt({ min: 0n, max: 10n ** 15n }), fc.integer({ min: 1, max: 8 }), (digits, cut) => {
-        const [power, value] = [10n ** BigInt(cut), new Exact(digits.toString())];
+        const [power, value] = [10n ** BigInt(cut), new Decimal(digits.toString())];
         const [whole, rest] = [digits / power, digits % power];
         const away = rest * 2n >= power ? whole + 1n : whole;
         const even = rest * 2n > power || (rest * 2n === power && whole % 2n === 1n) ? whole + 1n : whole;

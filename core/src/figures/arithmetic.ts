@@ -1,4 +1,4 @@
-import { Exact, tenTo } from './exact';
+import { Decimal, tenTo } from '../decimal/decimal';
 import { leadingPlace, roundToPlace, writeAtPlace, type Rounding } from './rounding';
 import type { WrittenNumber } from './writtenNumber';
 
@@ -7,7 +7,7 @@ import type { WrittenNumber } from './writtenNumber';
  * that its data justify. `lastPlace` null means exact: a count, a definition, a number in a formula.
  */
 export interface Tracked {
-  readonly value: Exact;
+  readonly value: Decimal;
   readonly lastPlace: number | null;
 }
 
@@ -29,8 +29,8 @@ export const measured = (number: WrittenNumber): Tracked => ({
   value: number.value,
   lastPlace: number.lastPlace,
 });
-export const exactly = (value: number | string | Exact): Tracked => ({
-  value: new Exact(value),
+export const exactly = (value: number | string | Decimal): Tracked => ({
+  value: new Decimal(value),
   lastPlace: null,
 });
 
@@ -72,7 +72,7 @@ export function divide(a: Tracked, b: Tracked): FiguresStep {
   return product('÷', a, b, a.value.div(b.value));
 }
 
-function sum(operation: Operation, a: Tracked, b: Tracked, value: Exact): FiguresStep {
+function sum(operation: Operation, a: Tracked, b: Tracked, value: Decimal): FiguresStep {
   const places = [a.lastPlace, b.lastPlace].filter((place) => place !== null);
   const lastPlace = places.length === 0 ? null : Math.max(...places);
   const result = { value, lastPlace };
@@ -90,7 +90,7 @@ function sum(operation: Operation, a: Tracked, b: Tracked, value: Exact): Figure
   };
 }
 
-function product(operation: Operation, a: Tracked, b: Tracked, value: Exact): FiguresStep {
+function product(operation: Operation, a: Tracked, b: Tracked, value: Decimal): FiguresStep {
   const counts = [figuresOf(a), figuresOf(b)] as const;
   const fewest = Math.min(...counts);
   return {
@@ -104,7 +104,7 @@ function product(operation: Operation, a: Tracked, b: Tracked, value: Exact): Fi
 }
 
 /** The last place that leaves `figures` figures; a measured zero has none, so its place is scaled instead. */
-export function placeFor(value: Exact, figures: number, operands: readonly Tracked[]): number | null {
+export function placeFor(value: Decimal, figures: number, operands: readonly Tracked[]): number | null {
   if (!Number.isFinite(figures)) return null;
   if (value.isZero() || figures === 0) {
     return operands.reduce(

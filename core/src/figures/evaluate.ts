@@ -1,7 +1,8 @@
 import { pure } from '../units/product';
 import { exactly } from './arithmetic';
-import { Exact } from './exact';
+import { Decimal } from '../decimal/decimal';
 import { parseExpression } from './expression';
+import { isScale } from './convert';
 import { ExpressionProblem, type Expression } from './expressionTree';
 import { call } from './functions';
 import { binary, type Operation } from './operations';
@@ -60,7 +61,7 @@ export function evaluateTree(
         const value = Object.hasOwn(names, node.name) ? names[node.name] : undefined;
         if (value) return value;
         if (node.name === 'π' || node.name === 'pi')
-          return { ...exactly(Exact.acos(-1)), unit: pure, point: false };
+          return { ...exactly(Decimal.acos(-1)), unit: pure, point: false };
         throw new ExpressionProblem('unknown-name', node.at, `“${node.name}” has no value yet.`);
       }
       case 'group':
@@ -97,6 +98,6 @@ function leftChain(node: Operation): { first: Expression; rest: readonly Operati
 }
 
 export function literalQuantity({ number, unit, exact }: Extract<Expression, { kind: 'number' }>): Quantity {
-  const point = unit.length === 1 && unit[0]?.power === 1 && ['°C', '°F'].includes(unit[0].unit.symbol);
+  const point = unit.length === 1 && unit[0]?.power === 1 && isScale(unit[0].unit.symbol);
   return { value: number.value, lastPlace: exact ? null : number.lastPlace, unit, point };
 }

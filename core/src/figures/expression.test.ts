@@ -4,7 +4,7 @@ import {
   clockMinutes,
   convert,
   evaluate,
-  Exact,
+  Decimal,
   ExpressionProblem,
   expressionTex,
   parseNumber,
@@ -307,7 +307,7 @@ it('rounds a million random decimals both ways as whole numbers do', () => {
     const digits = next(10n ** 9n) * (next(2n) === 0n ? 1n : -1n);
     // Ties often: every other number ends in fives and zeros.
     const value = time % 2 === 0 ? digits : (digits / 1000n) * 1000n + 500n;
-    const exact = new Exact(value.toString()).div(1_000_000);
+    const exact = new Decimal(value.toString()).div(1_000_000);
     const place = Number(next(5n)) - 5;
     const unit = 10n ** BigInt(place + 6);
     for (const even of [false, true]) {

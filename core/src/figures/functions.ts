@@ -1,6 +1,6 @@
 import { pure, sameDimension } from '../units/product';
 import { exactly, figuresOf, placeFor } from './arithmetic';
-import { Exact, tenTo } from './exact';
+import { Decimal, tenTo } from '../decimal/decimal';
 import { ExpressionProblem, type FunctionName } from './expressionTree';
 import { inUnit, unitWords, type Quantity, type ReckoningStep, type RuleName } from './quantity';
 import { leadingPlace } from './rounding';
@@ -70,7 +70,7 @@ function circular(name: 'sin' | 'cos', angle: Quantity, at: number): ReckoningSt
       `${name} takes an angle or a pure number, not ${unitWords(angle.unit)}.`,
     );
   if (angle.value.abs().gt(1e9)) throw new ExpressionProblem('out-of-range', at, 'The angle is too large.');
-  const perUnit = inDegrees ? Exact.acos(-1).div(180) : new Exact(1);
+  const perUnit = inDegrees ? Decimal.acos(-1).div(180) : new Decimal(1);
   const radians = angle.value.times(perUnit);
   const [sine, cosine] = [radians.sin(), radians.cos()];
   const [value, slope] = name === 'sin' ? [sine, cosine] : [cosine, sine];
@@ -92,7 +92,7 @@ function mean(values: readonly Quantity[], at: number): ReckoningStep {
       );
     return inUnit(value, first.unit);
   });
-  const total = alike.reduce((sumSoFar, { value }) => sumSoFar.plus(value), new Exact(0));
+  const total = alike.reduce((sumSoFar, { value }) => sumSoFar.plus(value), new Decimal(0));
   const places = alike.map(({ lastPlace }) => lastPlace).filter((place) => place !== null);
   const lastPlace = places.length === 0 ? null : Math.max(...places);
   return step(

@@ -11,7 +11,7 @@ import {
   type FiguresStep,
   type Tracked,
 } from './arithmetic';
-import { Exact } from './exact';
+import { Decimal } from '../decimal/decimal';
 import { writeAtPlace, writeToFigures } from './rounding';
 import { parseNumber } from './writtenNumber';
 
@@ -95,7 +95,7 @@ describe('rounding to figures', () => {
     ['20.1', '273.15', '293.3', '293.2'],
     ['0.2', '273.15', '273.4', '273.4'],
   ])('%s °C is a tie in kelvin: %s added makes %s or %s', (celsius, offset, away, even) => {
-    const kelvin = new Exact(celsius).plus(offset);
+    const kelvin = new Decimal(celsius).plus(offset);
     expect(writeAtPlace(kelvin, -1, 'half-away')).toBe(away);
     expect(writeAtPlace(kelvin, -1, 'half-even')).toBe(even);
   });

@@ -1,4 +1,4 @@
-export * from './exact';
+export * from '../decimal/decimal';
 export * from './writtenNumber';
 export * from './rounding';
 export * from './arithmetic';
@@ -6,7 +6,5 @@ export * from './expressionTree';
 export * from './expression';
 export * from './quantity';
 export * from './evaluate';
-export * from './elsewhere';
 export * from './convert';
 export * from './tex';
-export * from './cards';

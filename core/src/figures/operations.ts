@@ -1,5 +1,6 @@
 import { multiplied, raised, sameDimension } from '../units/product';
 import { figuresOf, placeFor } from './arithmetic';
+import { convert } from './convert';
 import { ExpressionProblem, type Expression } from './expressionTree';
 import { inUnit, unitWords, type Quantity, type ReckoningStep, type RuleName } from './quantity';
 
@@ -21,19 +22,24 @@ function sum(operation: '+' | '−', a: Quantity, given: Quantity, at: number): 
       at,
       `${unitWords(given.unit)} cannot be ${operation === '+' ? 'added to' : 'taken from'} ${unitWords(a.unit)}: they do not measure the same.`,
     );
-  if (a.point && given.point && operation === '+')
+  if (a.point && given.point && operation === '+') {
+    const kelvin = ontoKelvin(a, given) ?? ontoKelvin(given, a);
+    if (kelvin) return kelvin;
     throw new ExpressionProblem(
       'unit-clash',
       at,
       'Two temperatures on a scale cannot be added; only their difference has a meaning.',
     );
-  if (!a.point && given.point)
+  }
+  if (!a.point && given.point) {
+    if (operation === '+') return sum('+', given, a, at);
     throw new ExpressionProblem(
       'unit-clash',
       at,
-      'A temperature on a scale cannot be added to a difference; write the temperature first.',
+      'A temperature on a scale cannot be taken from a difference; write the temperature first.',
     );
-  const b = inUnit(given, a.unit);
+  }
+  const b = given.point ? convert(given, a.unit) : inUnit(given, a.unit);
   const value = operation === '+' ? a.value.plus(b.value) : a.value.minus(b.value);
   const places = [a.lastPlace, b.lastPlace].filter((place) => place !== null);
   const lastPlace = places.length === 0 ? null : Math.max(...places);
@@ -51,10 +57,31 @@ function sum(operation: '+' | '−', a: Quantity, given: Quantity, at: number): 
   };
 }
 
+/** `21.4 °C + 273.15 K` is the definition of kelvin written out: a temperature on that scale, the offset exact. */
+function ontoKelvin(celsius: Quantity, offset: Quantity): ReckoningStep | null {
+  const [from, to] = [celsius.unit[0]?.unit.symbol, offset.unit[0]?.unit.symbol];
+  if (from !== '°C' || to !== 'K' || !['273.15', '273'].includes(offset.value.toString())) return null;
+  const exact: Quantity = { ...offset, lastPlace: null };
+  const result: Quantity = {
+    value: celsius.value.plus(offset.value),
+    lastPlace: celsius.lastPlace,
+    unit: offset.unit,
+    point: true,
+  };
+  return {
+    operation: '+',
+    operands: [celsius, exact],
+    result,
+    rule: result.lastPlace === null ? 'all exact' : 'coarsest last place',
+    limitedBy: result.lastPlace === null ? [] : [0],
+    figuresLost: 0,
+  };
+}
+
 /** × and ÷: the fewest figures govern. */
 function product(operation: '×' | '÷', a: Quantity, b: Quantity, at: number): ReckoningStep {
   for (const operand of [a, b])
-    if (operand.point)
+    if (operand.point && operand.unit[0]?.unit.symbol !== 'K')
       throw new ExpressionProblem(
         'unit-clash',
         at,
@@ -85,7 +112,7 @@ function product(operation: '×' | '÷', a: Quantity, b: Quantity, at: number): 
 function power(base: Quantity, exponent: Quantity, at: number): ReckoningStep {
   if (exponent.unit.length > 0)
     throw new ExpressionProblem('not-pure', at, `A power is a pure number, not ${unitWords(exponent.unit)}.`);
-  if (base.point)
+  if (base.point && base.unit[0]?.unit.symbol !== 'K')
     throw new ExpressionProblem(
       'unit-clash',
       at,

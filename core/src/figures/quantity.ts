@@ -1,6 +1,6 @@
 import { factorFigures, productFactor, writeProduct, type UnitProduct } from '../units/product';
 import { exactly, multiply as multiplyTracked, writeTracked, type Tracked } from './arithmetic';
-import { tenTo } from './exact';
+import { tenTo } from '../decimal/decimal';
 import type { FunctionName } from './expressionTree';
 import { leadingPlace, type Rounding } from './rounding';
 

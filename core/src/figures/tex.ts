@@ -1,6 +1,6 @@
 import { raised, type UnitProduct } from '../units/product';
 import { writeTracked } from './arithmetic';
-import { Exact } from './exact';
+import { Decimal } from '../decimal/decimal';
 import { type Quantity, type ReckoningStep } from './quantity';
 import type { Expression } from './expressionTree';
 import type { Rounding } from './rounding';
@@ -115,14 +115,14 @@ export function stepTex({ operation, operands, result }: ReckoningStep, rounding
 
 /** A quantity with its guard digits, the one that its data justify underlined. */
 export function quantityTex({ value, lastPlace, unit }: Quantity): string {
-  const cut = value.toSignificantDigits(10, Exact.ROUND_DOWN);
+  const cut = value.toSignificantDigits(10, Decimal.ROUND_DOWN);
   const text = lastPlace === null ? cut.toString() : padded(cut, lastPlace);
   const dots = cut.eq(value) ? '' : '\\ldots';
   return `${numberTex(text, lastPlace === null ? -1 : placeIn(text, lastPlace))}${dots}${unitTex(unit)}`;
 }
 
 /** At least as many decimals as its last place needs. */
-const padded = (value: Exact, lastPlace: number): string =>
+const padded = (value: Decimal, lastPlace: number): string =>
   value.toFixed(Math.max(value.decimalPlaces(), -lastPlace, 0));
 
 /** Where the digit of a place stands in a plain decimal text; −1 where it does not. */

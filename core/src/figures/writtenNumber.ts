@@ -1,4 +1,4 @@
-import { Exact, tenTo } from './exact';
+import { Decimal, tenTo } from '../decimal/decimal';
 
 /** Whether the trailing zeros of a whole number without a point count as figures. */
 export type TrailingZeros = 'written-point' | 'all-count';
@@ -7,7 +7,7 @@ export type TrailingZeros = 'written-point' | 'all-count';
 export interface WrittenNumber {
   /** The text exactly as written. */
   readonly text: string;
-  readonly value: Exact;
+  readonly value: Decimal;
   /** Digits after the point once the power of ten is worked in: `1.20e3` has −1. */
   readonly decimals: number;
   /** Power of ten of the last significant digit. */
@@ -16,6 +16,8 @@ export interface WrittenNumber {
   readonly figures: number;
   /** Where in `text` the last significant digit stands: the doubtful digit. */
   readonly doubtfulAt: number;
+  /** True for a whole number that ends in a zero, without point and power of ten. */
+  readonly bareZero: boolean;
   /** What stood behind the number, as written, or '' if nothing did. */
   readonly unitText: string;
 }
@@ -99,11 +101,12 @@ export function parseNumber(text: string, trailingZeros: TrailingZeros = 'writte
     ok: true,
     number: {
       text,
-      value: new Exact(`${negative ? '-' : ''}${digits}`).times(tenTo(-decimals)),
+      value: new Decimal(`${negative ? '-' : ''}${digits}`).times(tenTo(-decimals)),
       decimals,
       lastPlace: -decimals + idleZeros,
       figures: isZero ? 0 : significant.length - idleZeros,
       doubtfulAt: positionOfDigit(text, wholeAt, mantissaEnd, digits.length - 1 - idleZeros),
+      bareZero: zerosAtEnd > 0 && exponentMatch === null,
       unitText,
     },
   };

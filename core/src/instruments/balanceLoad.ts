@@ -68,6 +68,7 @@ const make = (division: string, highest: string): Model => ({
   labelEvery: division,
   lowest: '0',
   highest,
+  belowZero: highest,
   tolerance: division,
 });
 

@@ -92,6 +92,7 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
   ): Misreading<BalanceSetting> => ({
     code,
     stage: 'place',
+    skill: 'handling',
     point,
     title,
     predict: (setting) => (setting.handled && applies(setting) ? [sum(setting)] : []),

@@ -201,6 +201,7 @@ function undone(
   return {
     code,
     stage: 'place',
+    skill: 'handling',
     point: 'tip',
     title,
     predict: (setting, seen) =>

@@ -14,6 +14,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   {
     code: 'squeezed',
     stage: 'place',
+    skill: 'handling',
     point: 'edge',
     title: 'The object was squeezed.',
     predict: (setting, seen) => {
@@ -25,6 +26,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   },
   count({
     code: 'main-scale-only',
+    skill: 'd',
     point: 'other-side',
     title: 'You read the main scale alone.',
     predict: (_, { main }) => [main],
@@ -32,6 +34,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   }),
   count({
     code: 'coincidence-not-scaled',
+    skill: 'd',
     point: 'other-side',
     title: 'You added the number of the line as it is.',
     predict: ({ inches }, { main, line }) => [main + line, main + line / (inches ? 100 : 10)],
@@ -39,6 +42,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   }),
   count({
     code: 'printed-number-as-line',
+    skill: 'd',
     point: 'other-side',
     title: 'You took a number printed on the vernier for the index of a line.',
     predict: (model, { main, line }) => [main + Math.floor(model.printed(line) + slack) * leastCount(model)],
@@ -46,6 +50,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   }),
   count({
     code: 'jaw-edge-as-zero',
+    skill: 'place',
     point: 'zero-line',
     title: 'You read the main scale at the edge of the slide.',
     predict: ({ mainDivision }, { main, line }, count) => [
@@ -57,6 +62,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   }),
   count({
     code: 'next-main-mark',
+    skill: 'place',
     point: 'zero-line',
     title: 'You took the main mark right of the zero line.',
     predict: ({ mainDivision }, { main, line }, count) => [main + mainDivision + line * count],
@@ -65,6 +71,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   {
     code: 'cm-mm-slip',
     stage: 'correction',
+    skill: 'unit',
     rescales: true,
     title: 'You mixed centimetres and millimetres.',
     predict: (setting, observed) =>
@@ -78,6 +85,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
   {
     code: 'one-place-only',
     stage: 'place',
+    skill: 'handling',
     point: 'edge',
     title: 'You measured it at one place only.',
     predict: ({ outOfRound, turn }, seen) => (outOfRound > 0 ? [seen - turnedBy(outOfRound, turn)] : []),

@@ -1,8 +1,10 @@
-import type { Misreading, Point, Setting } from './instrument';
+import type { Point, Skill } from '../answer/cause';
+import type { Misreading, Setting } from './instrument';
 
 /** A slip in counting, told by the parts that a reading is made of. */
 export interface CountFault<Parts extends readonly unknown[]> {
   readonly code: string;
+  readonly skill: Skill;
   readonly title: string;
   readonly look: string;
   readonly point?: Point;
@@ -15,9 +17,10 @@ export interface CountFault<Parts extends readonly unknown[]> {
  */
 export const countFaults =
   <S extends Setting, Parts extends readonly unknown[]>(partsOf: (setting: S, seen: number) => Parts) =>
-  ({ code, title, look, point, predict }: CountFault<Parts>): Misreading<S> => ({
+  ({ code, skill, title, look, point, predict }: CountFault<Parts>): Misreading<S> => ({
     code,
     stage: 'count',
+    skill,
     title,
     ...(point ? { point } : {}),
     predict: (setting, seen) => predict(...partsOf(setting, seen)),

@@ -37,6 +37,7 @@ const make = (id: string, name: string, unit: string, division: string, highest:
   labelEvery: division,
   lowest: '0',
   highest,
+  belowZero: highest,
   tolerance: unit === 'mm' ? '0.03' : '0.0015',
 });
 
@@ -133,6 +134,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
     {
       code: 'zero-not-set',
       stage: 'place',
+      skill: 'handling',
       point: 'display',
       title: 'The display was not at zero with the jaws closed.',
       predict: (setting) => (off(setting) === 0 ? [] : [display(setting, setting.sizeMm + off(setting))]),
@@ -141,6 +143,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
     {
       code: 'squeezed',
       stage: 'place',
+      skill: 'handling',
       point: 'edge',
       title: 'You squeezed the object.',
       predict: (setting, seen) =>
@@ -151,6 +154,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
     {
       code: 'inch-mm-slip',
       stage: 'correction',
+      skill: 'unit',
       point: 'display',
       title: 'The number belongs to the other unit.',
       predict: ({ model }, number) => (model === 'digital-mm' ? [number / 25.4] : [number * 25.4]),
@@ -159,6 +163,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
     {
       code: 'cm-mm-slip',
       stage: 'correction',
+      skill: 'unit',
       rescales: true,
       point: 'display',
       title: 'You mixed centimetres and millimetres.',

@@ -21,6 +21,7 @@ export function downwardMisreadings<S extends DownwardSetting>(
     {
       code: 'read-upward',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'You counted upward from the number below.',
       predict: (setting, seen) => {
@@ -33,6 +34,7 @@ export function downwardMisreadings<S extends DownwardSetting>(
     {
       code: 'initial-not-subtracted',
       stage: 'correction',
+      skill: 'zero error',
       title: 'You left the beginning in.',
       predict: (setting, final) => (setting.task === 'delivered' && setting.initialMl !== 0 ? [final] : []),
       look: () => 'It did not begin at 0. What has left it is the last reading less the first.',
@@ -40,6 +42,7 @@ export function downwardMisreadings<S extends DownwardSetting>(
     {
       code: 'difference-reversed',
       stage: 'correction',
+      skill: 'zero error',
       title: 'You took the difference the wrong way round.',
       predict: (setting, final) => (setting.task === 'delivered' ? [setting.initialMl - final] : []),
       look: () => 'The numbers grow while it runs out: the last reading is the larger one. Last less first.',

@@ -138,6 +138,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'read-while-settling',
       stage: 'place',
+      skill: 'handling',
       point: 'display',
       title: 'The display had not settled, or air was moving.',
       predict: (setting) =>
@@ -150,6 +151,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'empty-pan-not-zero',
       stage: 'place',
+      skill: 'handling',
       point: 'edge',
       title: 'The empty pan did not stand at zero.',
       predict: (setting) =>
@@ -160,6 +162,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     ...(Object.keys(flaws) as (keyof typeof flaws)[]).map((flaw): Misreading<ElectronicBalanceSetting> => ({
       code: `weighed-${flaw}`,
       stage: 'place',
+      skill: 'handling',
       point: 'edge',
       title: flaws[flaw].title,
       predict: (setting) => (setting.flaw === flaw && flawed(setting) ? [shownNow(setting)] : []),
@@ -168,6 +171,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'container-included',
       stage: 'correction',
+      skill: 'zero error',
       title: 'You left the vessel in.',
       predict: (setting, number) => (vesselToTakeOff(setting) > 0 ? [number] : []),
       look: () => 'What is asked for is the oil alone. What does the vessel weigh without it?',
@@ -175,6 +179,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'container-tared-and-subtracted',
       stage: 'correction',
+      skill: 'zero error',
       title: 'You took the vessel off twice.',
       predict: (setting, number) =>
         setting.vesselGrams > 0 && setting.task === 'tare'
@@ -185,6 +190,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     {
       code: 'unit-slip',
       stage: 'correction',
+      skill: 'unit',
       rescales: true,
       point: 'display',
       title: 'The unit is a thousandfold off.',

@@ -67,6 +67,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
     {
       code: 'top-of-meniscus',
       stage: 'place',
+      skill: 'place',
       point: 'level',
       title: 'You read the top of the curve.',
       predict: (setting, seen) =>
@@ -77,6 +78,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
     {
       code: 'edge-of-convex',
       stage: 'place',
+      skill: 'place',
       point: 'level',
       title: 'You read the edge of the dome.',
       predict: (setting, seen) =>
@@ -87,6 +89,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
     {
       code: 'eye-too-high',
       stage: 'place',
+      skill: 'handling',
       point: 'level',
       title: 'Your eye was above the level.',
       predict: (setting, seen) => (setting.eyeMm > 0 && single(setting) ? [seen + eye(setting)] : []),
@@ -96,6 +99,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
     {
       code: 'eye-too-low',
       stage: 'place',
+      skill: 'handling',
       point: 'level',
       title: 'Your eye was below the level.',
       predict: (setting, seen) => (setting.eyeMm < 0 && single(setting) ? [seen + eye(setting)] : []),

@@ -159,6 +159,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     {
       code: 'wrong-scale',
       stage: 'count',
+      skill: 'd',
       point: 'other-side',
       title: 'You read the other scale.',
       predict: (setting, seen) =>
@@ -170,6 +171,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     {
       code: 'target-written',
       stage: 'count',
+      skill: 'd',
       point: 'level',
       title: 'You wrote what you meant to pour, not what is there.',
       predict: ({ targetMl }) => (targetMl === null ? [] : [targetMl]),
@@ -178,6 +180,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     {
       code: 'film-ignored',
       stage: 'correction',
+      skill: 'zero error',
       title: 'You left the film out of account.',
       predict: ({ filmMl }, number) => (filmMl === null ? [] : [number]),
       look: () =>

@@ -148,6 +148,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
     {
       code: 'top-of-meniscus',
       stage: 'place',
+      skill: 'place',
       point: 'level',
       title: 'You read the top of the rise.',
       predict: (setting) => (setting.line === 'level' ? [atRise(setting)] : []),
@@ -157,6 +158,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
     {
       code: 'level-for-rise',
       stage: 'place',
+      skill: 'place',
       point: 'level',
       title: 'You read the level surface.',
       predict: (setting) => (setting.line === 'rise' ? [setting.density] : []),
@@ -165,6 +167,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
     {
       code: 'read-upward',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'You counted upward from the number below.',
       predict: (setting, seen) => {
@@ -178,6 +181,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
     {
       code: 'unit-slip',
       stage: 'correction',
+      skill: 'unit',
       rescales: true,
       title: 'The unit is a thousandfold off.',
       predict: (_, number) => [number * 1000, number / 1000],

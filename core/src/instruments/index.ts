@@ -7,7 +7,7 @@ import { graduatedCylinder } from './graduatedCylinder';
 import { graduatedPipette } from './graduatedPipette';
 import { hydrometer } from './hydrometer';
 import type { Instrument } from './instrument';
-import type { InstrumentKind } from './kinds';
+import { instrumentKinds, type InstrumentKind } from '../conventions/kinds';
 import { micrometer } from './micrometer';
 import { ruler } from './ruler';
 import { squeezePipette } from './squeezePipette';
@@ -17,34 +17,35 @@ import { vernierCaliper } from './vernierCaliper';
 import { volumetricFlask } from './volumetricFlask';
 import { volumetricPipette } from './volumetricPipette';
 
-/** Every instrument on the bench. A new one is a file beside this one and a line here. */
-export const instruments: readonly Instrument[] = [
+/** Every instrument on the bench, by its kind. A new one is a file beside this one and a line here. */
+const byKind: Readonly<Record<InstrumentKind, Instrument>> = {
   ruler,
   thermometer,
-  threeBeamBalance,
-  fourBeamBalance,
-  electronicBalance,
-  vernierCaliper,
-  digitalCaliper,
+  'three-beam-balance': threeBeamBalance,
+  'four-beam-balance': fourBeamBalance,
+  'electronic-balance': electronicBalance,
+  'vernier-caliper': vernierCaliper,
+  'digital-caliper': digitalCaliper,
   micrometer,
-  graduatedCylinder,
+  'graduated-cylinder': graduatedCylinder,
   burette,
-  graduatedPipette,
-  volumetricPipette,
-  squeezePipette,
+  'graduated-pipette': graduatedPipette,
+  'volumetric-pipette': volumetricPipette,
+  'squeeze-pipette': squeezePipette,
   beaker,
-  volumetricFlask,
+  'volumetric-flask': volumetricFlask,
   hydrometer,
-];
+};
+
+/** Every instrument on the bench, in the order of their kinds. */
+export const instruments: readonly Instrument[] = instrumentKinds.map((kind) => byKind[kind]);
 
 /** @throws RangeError for a kind that is not on the bench. */
 export function instrumentOf(kind: InstrumentKind | (string & {})): Instrument {
-  const found = instruments.find((candidate) => candidate.kind === kind);
-  if (!found) throw new RangeError(`There is no “${kind}” on the bench.`);
-  return found;
+  if (!Object.hasOwn(byKind, kind)) throw new RangeError(`There is no “${kind}” on the bench.`);
+  return byKind[kind as InstrumentKind];
 }
 
-export * from './kinds';
 export * from './instrument';
 export * from './scale';
 export * from './glass';

@@ -1,7 +1,8 @@
 import type { Conventions } from '../conventions/conventions';
 import type { Reads } from '../conventions/steps';
+import type { Point, Skill } from '../answer/cause';
 import type { Random } from '../chance/random';
-import type { InstrumentKind } from './kinds';
+import type { InstrumentKind } from '../conventions/kinds';
 
 /** One make of an instrument. Numbers that are written on it are decimal texts, in its unit. */
 export interface Model {
@@ -16,6 +17,8 @@ export interface Model {
   readonly labelEvery: string;
   readonly lowest: string;
   readonly highest: string;
+  /** How far below its scale it may show a number: a zero that is off, a display that was tared. Nothing where absent. */
+  readonly belowZero?: string;
   /** Maker's tolerance, as ±. */
   readonly tolerance: string;
 }
@@ -34,25 +37,11 @@ export interface Setting {
 export const stages = ['place', 'count', 'correction'] as const;
 export type Stage = (typeof stages)[number];
 
-/**
- * Parts of a drawing that a reader can be pointed to. `level`: where the pointer or the surface stands. `spaces`: the
- * spaces between two numbered lines, counted out. The others name their part.
- */
-export const points = [
-  'level',
-  'edge',
-  'label',
-  'spaces',
-  'zero-line',
-  'other-side',
-  'tip',
-  'display',
-] as const;
-export type Point = (typeof points)[number];
-
 export interface Misreading<S extends Setting = Setting> {
   readonly code: string;
   readonly stage: Stage;
+  /** What it shows to be missing. */
+  readonly skill: Skill;
   /** The part of the drawing that shows it. */
   readonly point?: Point;
   /** True where the number is a power of ten off: its digits are then where another unit would have them. */

@@ -10,6 +10,7 @@ const whenFinding = (
 ): Misreading<CaliperSetting> => ({
   code,
   stage: 'count',
+  skill: 'd',
   point: 'spaces',
   title,
   look: () => look,

@@ -11,6 +11,7 @@ export function riderMisreadings(
     {
       code: 'rider-rounded-up',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'You took the next number on a beam.',
       predict: (setting, seen) => {
@@ -27,6 +28,7 @@ export function riderMisreadings(
     {
       code: 'riders-swapped',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'You exchanged the hundreds and the tens.',
       predict: (setting, seen) => {
@@ -39,6 +41,7 @@ export function riderMisreadings(
     {
       code: 'rider-forgotten',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'You left a rider out.',
       predict: (setting, seen) => count(setting).flatMap((grams) => (grams > 0 ? [seen - grams] : [])),
@@ -48,6 +51,7 @@ export function riderMisreadings(
     {
       code: 'empty-place-dropped',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'You dropped a place in which a beam stands at zero.',
       predict: (_, seen) => droppedPlaces(seen),
@@ -57,6 +61,7 @@ export function riderMisreadings(
     {
       code: 'miscounted-division',
       stage: 'count',
+      skill: 'd',
       point: 'spaces',
       title: 'You counted the lines for something they are not worth.',
       predict: (setting, seen) => {

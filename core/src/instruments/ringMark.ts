@@ -1,3 +1,4 @@
+import type { Skill } from '../answer/cause';
 import type { Answer } from '../conventions/questions';
 import type { Random } from '../chance/random';
 import { eyeReachMm, mmPerMl, parallaxMm, riseMm, type GlassModel } from './glass';
@@ -11,7 +12,7 @@ import {
   type Picture,
   type Setting,
 } from './instrument';
-import type { InstrumentKind } from './kinds';
+import type { InstrumentKind } from '../conventions/kinds';
 import { shown } from './scale';
 
 /** Glass with one ring: set to it, it holds or delivers its marked volume and no other. */
@@ -142,19 +143,24 @@ export function ringMark({ kind, name, models, delivers }: Kind): Instrument<Rin
     lookFirst: (setting) =>
       `One ring, one volume. It is printed on the glass, with its tolerance of ±${modelFor(setting).tolerance} mL: that says how many decimals to write.`,
 
-    misreadings: faults.map(({ code, title, look, applies }): Misreading<RingSettingUnder> => ({
-      code,
-      stage: 'place',
-      point: 'level',
-      title,
-      predict: (setting) => (setting.handled && applies(setting) ? [capacity(setting)] : []),
-      look: () => look,
-    })),
+    misreadings: faults.map(
+      ({ code, skill = 'handling', title, look, applies }): Misreading<RingSettingUnder> => ({
+        code,
+        stage: 'place',
+        skill,
+        point: 'level',
+        title,
+        predict: (setting) => (setting.handled && applies(setting) ? [capacity(setting)] : []),
+        look: () => look,
+      }),
+    ),
   };
 }
 
 interface HandlingFault {
   readonly code: string;
+  /** Handling, unless it says otherwise. */
+  readonly skill?: Skill;
   readonly title: string;
   readonly look: string;
   applies(setting: RingSettingUnder): boolean;
@@ -171,6 +177,7 @@ function misreadingsOf(modelFor: (setting: RingSetting) => GlassModel, delivers:
   const faults: HandlingFault[] = [
     {
       code: 'top-of-meniscus',
+      skill: 'place',
       title: 'The top of the curve was set to the ring.',
       look: 'The rim of the liquid climbs the glass. It is the lowest point of the curve that has to lie on the ring.',
       applies: (setting) => offRing(setting) && byTop(setting),

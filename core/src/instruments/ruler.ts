@@ -130,6 +130,7 @@ export const ruler: Instrument<RulerSetting> = {
     {
       code: 'parallax',
       stage: 'place',
+      skill: 'handling',
       point: 'level',
       title: 'Your eye was not square above the end.',
       predict: (setting, seen) =>
@@ -141,6 +142,7 @@ export const ruler: Instrument<RulerSetting> = {
     {
       code: 'started-at-one',
       stage: 'correction',
+      skill: 'zero error',
       point: 'edge',
       title: 'You took the end for the length.',
       predict: ({ from }, end) => (from === 0 ? [] : [end]),
@@ -150,6 +152,7 @@ export const ruler: Instrument<RulerSetting> = {
     {
       code: 'cm-mm-slip',
       stage: 'correction',
+      skill: 'unit',
       rescales: true,
       title: 'You mixed units of length by a factor of ten.',
       predict: (setting, end) =>

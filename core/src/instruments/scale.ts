@@ -60,6 +60,7 @@ export function miscountedDivision<S extends Setting>(scaleFor: (setting: S) => 
   return {
     code: 'miscounted-division',
     stage: 'count',
+    skill: 'd',
     point: 'spaces',
     title: 'You counted the lines for something they are not worth.',
     predict: (setting, seen) => {
@@ -85,6 +86,7 @@ export function nextLabel<S extends Setting>(scaleFor: (setting: S) => Scale, un
   return {
     code: 'next-label',
     stage: 'count',
+    skill: 'd',
     point: 'label',
     title: 'You counted on from the wrong numbered line.',
     predict: (setting, seen) => [seen + scaleFor(setting).labelEvery],

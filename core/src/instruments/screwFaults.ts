@@ -14,6 +14,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   {
     code: 'over-tightened',
     stage: 'place',
+    skill: 'handling',
     point: 'edge',
     title: 'The screw was forced past the slip of the ratchet.',
     predict: ({ at, size, zeroError }) => (at < size + zeroError - slack ? [at] : []),
@@ -22,6 +23,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   },
   count({
     code: 'half-line-missed',
+    skill: 'd',
     point: 'other-side',
     title: 'You missed the half-millimetre mark.',
     predict: ({ pitch }, { sleeve }, read) => (pitch === 0.5 && sleeve % 1 !== 0 ? [read - 0.5] : []),
@@ -29,6 +31,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   }),
   count({
     code: 'half-line-invented',
+    skill: 'd',
     point: 'zero-line',
     title: 'You counted a mark that has not been passed yet.',
     predict: ({ pitch, thimble }, parts, read) => (parts.thimble >= 0.9 * thimble ? [read + pitch] : []),
@@ -36,6 +39,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   }),
   count({
     code: 'half-line-overlooked-when-hidden',
+    skill: 'd',
     point: 'zero-line',
     title: 'You left out a mark that the thimble still touches.',
     predict: ({ pitch, thimble }, parts, read) =>
@@ -44,6 +48,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   }),
   count({
     code: 'thimble-as-tenths',
+    skill: 'd',
     point: 'level',
     title: 'You took the thimble’s divisions for tenths.',
     predict: (_, parts) => [parts.sleeve + parts.thimble * 0.1],
@@ -51,6 +56,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   }),
   count({
     code: 'vernier-counted-backwards',
+    skill: 'd',
     point: 'tip',
     title: 'You counted the vernier from the wrong end.',
     predict: ({ vernier }, parts) => (vernier ? [screwValue({ ...parts, vernier: 10 - parts.vernier })] : []),
@@ -58,6 +64,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   }),
   count({
     code: 'vernier-ignored',
+    skill: 'd',
     point: 'tip',
     title: 'You left the vernier out.',
     predict: ({ vernier }, parts) => (vernier ? [screwValue({ ...parts, vernier: 0 })] : []),
@@ -65,6 +72,7 @@ export const screwMisreadings: readonly Misreading<MicrometerSetting>[] = [
   }),
   count({
     code: 'thimble-rounded-up',
+    skill: 'd',
     point: 'level',
     title: 'You took the thimble line above the datum.',
     predict: ({ vernier }, _, read) => (vernier ? [read + 0.01] : []),

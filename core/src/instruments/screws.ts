@@ -33,6 +33,7 @@ const make = (
   labelEvery: '5',
   lowest: '0',
   highest: '25',
+  belowZero: '0.5',
   tolerance: vernier ? '0.002' : '0.004',
   pitch,
   thimble,

@@ -131,6 +131,7 @@ export const squeezePipette: Instrument<SqueezeSetting> = {
     {
       code: 'count-lost',
       stage: 'count',
+      skill: 'd',
       title: 'The count is off by a drop or two.',
       predict: (setting, seen) => (counts(setting) ? [seen - 2, seen - 1, seen + 1, seen + 2] : []),
       look: () =>

@@ -170,6 +170,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'read-while-settling',
       stage: 'place',
+      skill: 'handling',
       title: 'The column was still moving.',
       predict: (setting) =>
         setting.seconds < restsAfterSeconds ? [columnAt({ ...setting, bulbOnBase: false })] : [],
@@ -179,6 +180,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'bulb-on-base',
       stage: 'place',
+      skill: 'handling',
       point: 'tip',
       title: 'The bulb rested on the base.',
       predict: (setting, seen) => (setting.bulbOnBase ? [seen + setting.baseExcess] : []),
@@ -188,6 +190,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'parallax',
       stage: 'place',
+      skill: 'handling',
       point: 'level',
       title: 'Your eye was not level with the end of the column.',
       predict: (setting, seen) =>
@@ -198,6 +201,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
     {
       code: 'below-zero-direction',
       stage: 'count',
+      skill: 'd',
       point: 'label',
       title: 'Below zero you counted the wrong way.',
       predict: (setting, seen) => (seen < 0 ? [2 * labelBelow(scaleFor(setting), seen) - seen, -seen] : []),

@@ -34,6 +34,7 @@ const make = (lines: number, spans: number, numberedEvery: number, inches = fals
     labelEvery: inches ? '0.1' : '10',
     lowest: '0',
     highest: inches ? '5' : '130',
+    belowZero: inches ? '0.1' : '2',
     tolerance: inches ? '0.001' : '0.05',
     mainDivision,
     lines,

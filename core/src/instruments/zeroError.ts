@@ -14,6 +14,7 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
   {
     code: 'zero-error-ignored',
     stage: 'correction',
+    skill: 'zero error',
     title: 'You left the zero error in.',
     predict: ({ zeroError }, observed) => (zeroError === 0 ? [] : [observed]),
     look: () =>
@@ -22,6 +23,7 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
   {
     code: 'zero-error-reversed',
     stage: 'correction',
+    skill: 'zero error',
     title: 'You took the zero error off with the wrong sign.',
     predict: ({ zeroError }, observed) => (zeroError === 0 ? [] : [observed + zeroError]),
     look: ({ zeroError }) =>

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { presetNamed, presets, revise, stepFor, type Step } from '../conventions';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { instruments } from '../instruments';
 import { seeded } from '../chance/random';
 import { acceptanceAt, accepts, acceptsSome, overlap, toStep, type Judging } from './acceptance';
@@ -9,8 +9,8 @@ import { checkReading, expectReading } from './check';
 import { leanOf } from './lean';
 
 const step = (size: string, judged: Step['judged']): Step => ({
-  size: new Exact(size),
-  decimals: new Exact(size).decimalPlaces(),
+  size: new Decimal(size),
+  decimals: new Decimal(size).decimalPlaces(),
   judged,
 });
 const judging = (division: string, by: Step, estimates = 1): Judging => ({
@@ -71,7 +71,7 @@ it('rounds to a step as exact decimals do, ties away from zero', () => {
       fc.constantFrom('0.1', '0.5', '0.02', '0.05', '0.001', '2', '0.0625'),
       (count, size) => {
         const value = count / 1000;
-        const steps = new Exact(value).div(size).toDecimalPlaces(0, Exact.ROUND_HALF_UP);
+        const steps = new Decimal(value).div(size).toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
         expect(toStep(value, Number(size))).toBeCloseTo(steps.times(size).toNumber(), 9);
       },
     ),

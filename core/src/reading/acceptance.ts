@@ -37,8 +37,9 @@ export function acceptanceAt(
   const grace = d * (0.1 + slack);
   if (judged === 'line below')
     return {
-      low: indication - (d + grace) * estimates,
-      high: indication + (estimates === 1 ? grace : d + grace),
+      // Each of two readings may be up to a division low, so their difference is up to one off either way.
+      low: indication - (d + grace * estimates),
+      high: indication + (estimates === 1 ? grace : d + grace * estimates),
     };
   if (judged === 'least count') return around(toStep(indication, step), step * (1 + slack));
   if (judged === 'digits') return around(toStep(indication, step), step * slack);

@@ -1,20 +1,10 @@
+import { judgeWriting, type AnswerRule, type Cause, type IntendedRange } from '../answer';
 import { stepFor, type Conventions, type Step } from '../conventions';
-import { parseNumber, tenTo, type Exact, type NumberProblem } from '../figures';
-import { modelOf, type Instrument, type Point, type Setting } from '../instruments/instrument';
-import { conversionFactor, findUnit, sameQuantity } from '../units/units';
+import type { NumberProblem } from '../figures';
+import { modelOf, type Instrument, type Setting } from '../instruments/instrument';
 import { acceptsSome, type Acceptance } from './acceptance';
-import { checkForm, type Form, type WrittenValue } from './form';
 import { leanOf, type Lean } from './lean';
 import { Foreseen, trulyAccepted, written, type Prediction, type Reading } from './predictions';
-
-/** A fault as it is told to the reader. */
-export interface Cause {
-  readonly code: string;
-  readonly title: string;
-  readonly look: string;
-  /** Which part of the drawing to look at; absent where no part shows it. */
-  readonly point?: Point;
-}
 
 /** One way in which the number may have come about: one fault, or two at once. */
 export type Explanation = readonly Cause[];
@@ -102,60 +92,64 @@ export const checkReading = (
 export function checkAgainst(foreseen: Foreseen, text: string, unitText: string): Verdict {
   const { reading, truly } = foreseen;
   const { instrument, setting, conventions, judging } = reading;
-  const parsed = parseNumber(text, conventions.trailingZeros);
-  if (!parsed.ok) return { outcome: 'unreadable', problem: parsed.problem };
-  const { number } = parsed;
-  const unit = inInstrumentUnit(reading, number, number.unitText || unitText);
+  const writing = judgeWriting(text, unitText, answerRuleOf(reading, truly), conventions);
+  if (!writing.readable) return { outcome: 'unreadable', problem: writing.problem };
+  const { written, digits, unit, intended, remarks } = writing;
+  const valueIsRight = writing.valueIsRight === true;
+  const lean = leanOf(written.value.toNumber(), instrument.indication(setting), truly, judging.d);
 
-  const form = checkForm(
-    unit.written,
-    reading.step,
-    (meant) => acceptsSome(truly, meant.low, meant.high),
-    reading.unit,
-  );
-  const valueIsRight = acceptsSome(truly, form.meant.low, form.meant.high);
-  const lean = leanOf(unit.written.value.toNumber(), instrument.indication(setting), truly, judging.d);
-
-  if (valueIsRight && form.faults.length === 0 && unit.faults.length === 0)
-    return { outcome: 'right', lean, remarks: unit.remarks };
+  if (valueIsRight && writing.faults.length === 0) return { outcome: 'right', lean, remarks };
+  // With a number off by the factor of another unit, its digits are where that unit has them.
+  const inAnotherUnit =
+    !valueIsRight && !unit.factor.eq(1) && writing.number.decimals === reading.step.decimals;
   return {
     outcome: 'wrong',
     lean: valueIsRight ? { direction: 'level', distance: 'level' } : lean,
-    explanations: explain(
-      foreseen,
-      !valueIsRight && wellWritten(unit, reading) ? { ...form, faults: [] } : form,
-      valueIsRight,
-      unit.faults,
-    ),
+    explanations: explain(foreseen, intended, inAnotherUnit ? [] : digits.faults, valueIsRight, unit.faults),
     lookFirst: instrument.lookFirst(setting),
-    remarks: unit.remarks,
+    remarks,
   };
 }
 
-/** True when another unit was chosen, and the number would have every digit that it should in the scale's own. */
-function wellWritten({ asWritten, written }: InUnit, { step }: Reading): boolean {
-  return !asWritten.value.eq(written.value) && asWritten.decimals === step.decimals;
-}
+/** What a reading of this setting is judged by. */
+export const answerRuleOf = (
+  {
+    instrument,
+    unit,
+    step,
+    reads,
+  }: Pick<Reading, 'instrument' | 'unit' | 'step'> & { readonly reads?: string },
+  truly: Acceptance | null,
+): AnswerRule => ({
+  unit,
+  headed: false,
+  instrument,
+  resolution: { by: 'step', size: step.size, estimated: step.judged === 'estimate' },
+  accepts: truly && ((low, high) => acceptsSome(truly, low, high)),
+  reads: reads ?? 'Your class reads this',
+});
 
 /** Every way in which the written number can have come about, simplest first. */
 function explain(
   foreseen: Foreseen,
-  form: Form,
+  intended: IntendedRange,
+  digitFaults: readonly Cause[],
   valueIsRight: boolean,
   unitFaults: readonly Cause[],
 ): Explanation[] {
   if (valueIsRight) {
-    if (form.faults.length === 0) return [unitFaults];
-    return form.faults.map((fault) => [fault, ...unitFaults]);
+    if (digitFaults.length === 0) return [unitFaults];
+    return digitFaults.map((fault) => [fault, ...unitFaults]);
   }
-  const fits = ({ acceptance }: Prediction) => acceptsSome(acceptance, form.meant.low, form.meant.high);
+  const fits = ({ acceptance }: Prediction) => acceptsSome(acceptance, intended.low, intended.high);
   const alone = foreseen.alone.filter(fits);
   const matching = alone.length > 0 ? alone : foreseen.pairs.filter(fits);
   // With the value at fault too, one sentence on its digits is enough.
-  const inTheWriting = [...form.faults.slice(0, 1), ...unitFaults];
+  const inTheWriting = [...digitFaults.slice(0, 1), ...unitFaults];
   const told = matching.map(({ faults }) => [
-    ...faults.map(({ code, title, look, point }) => ({
+    ...faults.map(({ code, skill, title, look, point }) => ({
       code,
+      skill,
       title,
       look: look(foreseen.reading.setting),
       ...(point ? { point } : {}),
@@ -169,71 +163,4 @@ function explain(
 function distinct(explanations: readonly Explanation[]): Explanation[] {
   const key = (explanation: Explanation) => explanation.map(({ code }) => code).join('+');
   return explanations.filter((one, at) => explanations.findIndex((other) => key(other) === key(one)) === at);
-}
-
-interface InUnit {
-  /** In the instrument's own unit. */
-  readonly written: WrittenValue;
-  readonly asWritten: WrittenValue;
-  readonly faults: readonly Cause[];
-  readonly remarks: readonly string[];
-}
-
-/** The number in the instrument's own unit, with what there is to say about the unit that was written. */
-function inInstrumentUnit(
-  { instrument, unit: ownUnit, conventions }: Reading,
-  number: { readonly value: Exact; readonly decimals: number },
-  unitText: string,
-): InUnit {
-  const own = findUnit(ownUnit)?.unit;
-  const found = findUnit(unitText);
-  const asWritten = { value: number.value, decimals: number.decimals };
-  const fault = (code: string, title: string, look: string): InUnit => ({
-    written: asWritten,
-    asWritten,
-    faults: [{ code, title, look }],
-    remarks: [],
-  });
-  if (unitText === '') {
-    return fault(
-      'unit-missing',
-      'The unit is missing.',
-      'A number without its unit says nothing. What does this scale measure in?',
-    );
-  }
-  if (!found || !own) {
-    return fault(
-      'unit-wrong',
-      `“${unitText}” is not a unit that is known here.`,
-      'Look for the symbol printed on the scale.',
-    );
-  }
-  if (!sameQuantity(found.unit, own)) {
-    return fault(
-      'unit-wrong',
-      `The unit measures something else.`,
-      `${found.unit.symbol} is a unit of ${found.unit.quantity}; this ${instrument.name} measures ${instrument.quantity}.`,
-    );
-  }
-  if (found.unit === own && found.standardSpelling)
-    return { written: asWritten, asWritten, faults: [], remarks: [] };
-  const factor = conversionFactor(found.unit, own);
-  if (!factor.eq(tenTo(factor.e))) {
-    return fault(
-      'unit-wrong',
-      'The scale is in another unit.',
-      `This ${instrument.name} is divided in ${own.symbol}. Write what it shows.`,
-    );
-  }
-  const written = { value: number.value.times(factor), decimals: number.decimals - factor.e };
-  if (found.standardSpelling || conventions.symbolSpelling === 'accept')
-    return { written, asWritten, faults: [], remarks: [] };
-  const sentence = `“${unitText}” is understood; its symbol is ${found.unit.symbol}.`;
-  if (conventions.symbolSpelling === 'remark') return { written, asWritten, faults: [], remarks: [sentence] };
-  return {
-    written,
-    asWritten,
-    faults: [{ code: 'unit-misspelt', title: 'The unit is misspelt.', look: sentence }],
-    remarks: [],
-  };
 }

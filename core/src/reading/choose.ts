@@ -1,6 +1,6 @@
-import { halfWidthFor, type Conventions } from '../conventions';
-import { Exact } from '../figures';
-import { instruments, type InstrumentKind } from '../instruments';
+import { halfWidthFor, type Conventions, type InstrumentKind } from '../conventions';
+import { Decimal } from '../figures';
+import { instruments } from '../instruments';
 import { conversionFactor, findUnit, sameQuantity } from '../units/units';
 
 /** What one instrument would give for a thing of about a known size. */
@@ -41,7 +41,7 @@ export function chooseInstrument(
       const halfWidth = halfWidthFor(
         conventions,
         { ...model, kind, model: model.id },
-        new Exact(model.tolerance),
+        new Decimal(model.tolerance),
       );
       const tolerance = Number(model.tolerance);
       const relativePercent = (100 * Math.hypot(halfWidth.toNumber(), tolerance)) / inOwn;

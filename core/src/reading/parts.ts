@@ -1,5 +1,5 @@
 import type { Conventions } from '../conventions';
-import { Exact, parseNumber } from '../figures';
+import { Decimal, parseNumber } from '../figures';
 import type { Instrument, Part, Setting } from '../instruments/instrument';
 import { slack } from '../instruments/scale';
 import { readingOf } from './check';
@@ -40,7 +40,7 @@ export function checkParts(
 function judged({ value, step, look, key }: Part, text: string): { right: boolean; look: string } {
   const parsed = parseNumber(text);
   if (!parsed.ok) return { right: false, look: parsed.problem.message };
-  const size = new Exact(step).toNumber();
+  const size = new Decimal(step).toNumber();
   // The main scale and a zero error are seen as they are; the line and what follows from it may be one off.
   const within = ['main', 'sleeve', 'zero'].includes(key) ? 0 : size;
   const right = Math.abs(parsed.number.value.toNumber() - value) <= within + slack * size;

@@ -1,5 +1,5 @@
 import type { Conventions, Step } from '../conventions';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { stages, type Instrument, type Misreading, type Setting } from '../instruments/instrument';
 import { slack } from '../instruments/scale';
 import { acceptanceAt, accepts, both, overlap, toStep, type Acceptance, type Judging } from './acceptance';
@@ -50,11 +50,14 @@ export class Foreseen {
 export function trulyAccepted(reading: Reading): Acceptance {
   const { instrument, setting } = reading;
   const truth = instrument.indication(setting);
-  const reach = instrument.tolerance?.(setting) ?? 0;
-  const truly = both(acceptanceFor(reading, truth), {
-    low: truth - reach * (1 + slack),
-    high: truth + reach * (1 + slack),
-  });
+  const reach = instrument.tolerance?.(setting);
+  // A tolerance that somebody set is that: neither wider nor narrower by what the class would allow.
+  if (reach !== undefined)
+    return {
+      low: truth - reach - Math.abs(truth) * 1e-12 - reach * slack,
+      high: truth + reach + Math.abs(truth) * 1e-12 + reach * slack,
+    };
+  const truly = acceptanceFor(reading, truth);
   const hop = instrument.hop?.(setting) ?? null;
   return hop === null ? truly : both(truly, acceptanceFor(reading, hop));
 }
@@ -126,7 +129,7 @@ export function written({ step, judging }: Reading, value: number): string {
     judging.judged === 'line below'
       ? Math.floor(value / judging.step + slack)
       : Math.sign(value) * Math.floor(Math.abs(value) / judging.step + 0.5 + slack);
-  return new Exact(steps).times(step.size).toFixed(step.decimals);
+  return new Decimal(steps).times(step.size).toFixed(step.decimals);
 }
 
 /** True when two faults that are named could not be told apart by the number they lead to. */

@@ -1,43 +1,7 @@
-import { halfWidthFor, stepFor, type Conventions, type Step } from '../conventions';
-import { clockSeconds, Exact, parseNumber } from '../figures';
-import { instrumentOf, modelOf, type Model as Make } from '../instruments';
-import { kitOf, type Column, type Investigation, type MeasuredColumn } from './investigation';
-
-/** The make behind a column, and how it is read in this class. */
-export function readAs(
-  column: MeasuredColumn,
-  investigation: Investigation,
-  conventions: Conventions,
-): { readonly make: Make; readonly step: Step } {
-  const item = kitOf(investigation, column.tag);
-  const make = modelOf(instrumentOf(item.kind), item.model);
-  const step = stepFor(conventions, {
-    kind: item.kind,
-    model: make.id,
-    division: make.division,
-    reads: make.reads,
-    tag: item.tag,
-  });
-  return { make, step };
-}
-
-/** The half-width of a reading of a column, in its unit; 0 for what is counted or derived. */
-export function halfWidthOf(column: Column, investigation: Investigation, conventions: Conventions): number {
-  if (column.kind === 'clock') return 0.5;
-  if (column.kind !== 'measured') return 0;
-  const { make } = readAs(column, investigation, conventions);
-  return halfWidthFor(
-    conventions,
-    {
-      kind: kitOf(investigation, column.tag).kind,
-      model: make.id,
-      division: make.division,
-      reads: make.reads,
-      tag: column.tag,
-    },
-    new Exact(make.tolerance),
-  ).toNumber();
-}
+import type { Conventions } from '../conventions';
+import { clockSeconds, parseNumber } from '../figures';
+import { columnRule, judgeCell } from './columnRule';
+import type { Column, Investigation } from './investigation';
 
 /**
  * What to say of a text in a column at once, or null when nothing is amiss. It advises and never blocks: what was
@@ -51,26 +15,48 @@ export function adviseOn(
 ): string | null {
   if (text.trim() === '' || column.kind === 'derived') return null;
   if (column.kind === 'clock') return adviseOnClock(text);
-  const parsed = parseNumber(text, conventions.trailingZeros);
+  if (column.kind === 'count') return adviseOnCount(text, conventions);
+  const rule = columnRule(column, investigation, conventions);
+  const writing = judgeCell(text, rule, conventions);
+  if (!writing.readable) return writing.problem.message;
+  const { number, written, unit, faults, remarks } = writing;
+  const shown = number.text.trim();
+  if (unit.faults.length > 0) return inColumnUnit(column.unit);
+  const [fault] = faults;
+  if (fault) {
+    const step = rule.step.size.div(unit.factor).toString();
+    return `${shown} ${digitWords[fault.code] ?? `is amiss: ${fault.look}`}: ${column.tag} is read to ${step} ${unit.symbol}.`;
+  }
+  const { lowest, highest } = rule.range;
+  if (written.value.lt(lowest) || written.value.gt(highest))
+    return `${shown} is off the scale: ${column.tag} goes from ${rangeWords(rule.range)} ${column.unit}.`;
+  if (number.unitText !== '' && unit.symbol !== column.unit) return inColumnUnit(column.unit);
+  return remarks[0] ?? null;
+}
+
+/** `0 to 150`, with a minus that is one. */
+export const rangeWords = ({ lowest, highest }: ReturnType<typeof columnRule>['range']): string =>
+  `${lowest.toString().replace('-', '−')} to ${highest.toString()}`;
+
+const inColumnUnit = (unit: string): string =>
+  `This column is in ${unit}. Write the number alone, in ${unit}.`;
+
+const digitWords: Readonly<Record<string, string>> = {
+  'dropped-final-digit': 'stops short',
+  'dropped-trailing-zero': 'stops short',
+  'bare-zero': 'stops short',
+  'extra-digit': 'has a digit too many',
+  'off-step': 'falls between the steps',
+  'point-missing': 'ends in a zero that was read, and needs a point behind it',
+};
+
+function adviseOnCount(text: string, { trailingZeros }: Conventions): string | null {
+  const parsed = parseNumber(text, trailingZeros);
   if (!parsed.ok) return parsed.problem.message;
-  const { number } = parsed;
-  const written = number.text.trim();
-  if (column.kind === 'count')
-    return number.value.isInteger() && number.value.gte(0)
-      ? null
-      : `${written} is no count: it has to be a whole number.`;
-  const { make, step } = readAs(column, investigation, conventions);
-  const finest = `${column.tag} is read to ${step.size.toString()} ${column.unit}`;
-  if (number.unitText !== '' && number.unitText !== column.unit) {
-    return `This column is in ${column.unit}. Write the number alone, in ${column.unit}.`;
-  }
-  if (number.decimals < step.decimals) return `${written} stops short: ${finest}.`;
-  if (number.decimals > step.decimals) return `${written} has a digit too many: ${finest}.`;
-  if (!number.value.mod(step.size).isZero()) return `${written} falls between the steps: ${finest}.`;
-  if (number.value.lt(make.lowest) || number.value.gt(make.highest)) {
-    return `${written} is off the scale: ${column.tag} goes from ${make.lowest} to ${make.highest} ${column.unit}.`;
-  }
-  return null;
+  const { value } = parsed.number;
+  return value.isInteger() && value.gte(0)
+    ? null
+    : `${parsed.number.text.trim()} is no count: it has to be a whole number.`;
 }
 
 function adviseOnClock(text: string): string | null {

@@ -1,5 +1,6 @@
-import type { Exact } from '../figures';
-import { parseNumber, roundToPlace } from '../figures';
+import { judgeWriting, type Writing } from '../answer';
+import type { Conventions } from '../conventions';
+import { Decimal, parseNumber, roundToPlace } from '../figures';
 
 /** A table as a careful reader finds it: texts as they were written. */
 export interface AuditTable {
@@ -15,14 +16,27 @@ export interface AuditColumn {
   readonly heading: string;
   /** As the heading states it; null where it does not. */
   readonly unit: string | null;
-  /** What a reading of its instrument looks like, and how far that goes; null for what was not read. */
-  readonly read: { readonly decimals: number; readonly lowest: number; readonly highest: number } | null;
+  /** The step of its instrument and how far that goes, in the heading's unit; null for what was not read. */
+  readonly read: AuditRead | null;
   /** A difference of two other columns: the second less the first; clock times give minutes. */
   readonly difference: { readonly from: string; readonly to: string; readonly clock: boolean } | null;
   /** True where one and the same value is carried through all rows. */
   readonly carried: boolean;
   /** What was planned to be there, as written. */
   readonly planned: string | null;
+}
+
+/** How a column is read; numbers as decimal texts. */
+export interface AuditRead {
+  /** The tag of its instrument, or what it is. */
+  readonly by: string;
+  readonly unit: string;
+  readonly step: string;
+  readonly estimated: boolean;
+  readonly lowest: string;
+  readonly highest: string;
+  /** True for what holds liquid: its maker's tolerance, not the eye, sets how fine a reading may be. */
+  readonly glass: boolean;
 }
 
 export interface AuditRow {
@@ -50,15 +64,33 @@ export interface LookRule {
   readonly code: string;
   /** As somebody who marks a cell would say it. */
   readonly says: string;
-  find(table: AuditTable): readonly Finding[];
+  find(table: AuditTable, conventions: Conventions): readonly Finding[];
 }
 
 /** The number that a text is; null where it is none. */
-export const number = (text: string): Exact | null => {
+export const number = (text: string): Decimal | null => {
   const parsed = parseNumber(text);
   return parsed.ok ? parsed.number.value : null;
 };
-export const decimals = (text: string): number => text.trim().split(/[.,]/)[1]?.length ?? 0;
+/** Decimals of a written number, none for what is none. */
+export const decimals = (text: string): number => {
+  const parsed = parseNumber(text);
+  return parsed.ok ? Math.max(0, parsed.number.decimals) : 0;
+};
+/** What there is to say about the writing of a cell, as everywhere else. */
+export const judgeAudit = (text: string, read: AuditRead, conventions: Conventions): Writing =>
+  judgeWriting(
+    text,
+    '',
+    {
+      unit: read.unit,
+      headed: true,
+      resolution: { by: 'step', size: new Decimal(read.step), estimated: read.estimated },
+      accepts: null,
+      reads: `${read.by} is read`,
+    },
+    conventions,
+  );
 export const cell = (row: AuditRow, { key }: AuditColumn): string => row.cells[key] ?? '';
 export const at = (row: AuditRow, { key }: AuditColumn): Place => ({ trial: row.trial, column: key });
 
@@ -66,21 +98,21 @@ export const at = (row: AuditRow, { key }: AuditColumn): Place => ({ trial: row.
 export const eachCell =
   (
     columns: (column: AuditColumn) => boolean,
-    wrong: (column: AuditColumn, text: string, row: AuditRow, table: AuditTable) => string | null,
+    wrong: (column: AuditColumn, text: string, row: AuditRow, conventions: Conventions) => string | null,
     code: string,
     sure: Finding['sure'] = 'certain',
   ) =>
-  (table: AuditTable): Finding[] =>
+  (table: AuditTable, conventions: Conventions): Finding[] =>
     table.columns.filter(columns).flatMap((column) =>
       table.rows.flatMap((row) => {
         const text = cell(row, column);
-        const sentence = text === '' ? null : wrong(column, text, row, table);
+        const sentence = text === '' ? null : wrong(column, text, row, conventions);
         return sentence === null ? [] : [{ code, place: at(row, column), sentence, sure }];
       }),
     );
 
 /** Equal to the place that the text goes to, whichever way a tie is rounded. */
-export function close(written: Exact, reckoned: Exact, text: string): boolean {
+export function close(written: Decimal, reckoned: Decimal, text: string): boolean {
   const place = -decimals(text);
   return (['half-away', 'half-even'] as const).some((rounding) =>
     roundToPlace(reckoned, place, rounding).eq(written),

@@ -1,4 +1,4 @@
-import { evaluateTree, Exact, ExpressionProblem, inUnit, parseNumber, type Quantity } from '../figures';
+import { evaluateTree, Decimal, ExpressionProblem, inUnit, parseNumber, type Quantity } from '../figures';
 import { instruments } from '../instruments';
 import { parseProduct, unitFactor, writeProduct } from '../units';
 import { errorCauses } from './causes';
@@ -155,7 +155,7 @@ function checkFormula(
 
 /** Values that are unlike, so that no difference of two is nothing. */
 const sample = (column: Column, nth: number): Quantity => ({
-  value: new Exact(7 + 3 * nth + nth * nth),
+  value: new Decimal(7 + 3 * nth + nth * nth),
   lastPlace: column.kind === 'count' ? null : -2,
   unit: parseProduct(unitOf(column)),
   point: false,
@@ -215,7 +215,7 @@ function checkResults(investigation: Investigation): InvestigationProblem[] {
 
 function sameProduct(a: string, b: string): boolean {
   try {
-    inUnit({ value: new Exact(1), lastPlace: null, unit: parseProduct(a), point: false }, parseProduct(b));
+    inUnit({ value: new Decimal(1), lastPlace: null, unit: parseProduct(a), point: false }, parseProduct(b));
     return true;
   } catch {
     return false;

@@ -1,4 +1,4 @@
-import { clockMinutes, type Exact } from '../figures';
+import { clockMinutes, type Decimal } from '../figures';
 import { close, eachCell, number, type AuditColumn, type AuditRow, type LookRule } from './auditTable';
 
 /** What can be wrong with a difference of two columns: of numbers, or of clock times. */
@@ -60,7 +60,7 @@ export const differenceRules: readonly LookRule[] = [
 
 type Difference = AuditColumn['difference'];
 
-function plainDifference(row: AuditRow, difference: Difference): Exact | null {
+function plainDifference(row: AuditRow, difference: Difference): Decimal | null {
   const [from, to] = [
     number(row.cells[difference?.from ?? ''] ?? ''),
     number(row.cells[difference?.to ?? ''] ?? ''),
@@ -68,7 +68,7 @@ function plainDifference(row: AuditRow, difference: Difference): Exact | null {
   return from && to && to.minus(from);
 }
 
-function clockDifference(row: AuditRow, difference: Difference): Exact | null {
+function clockDifference(row: AuditRow, difference: Difference): Decimal | null {
   try {
     return clockMinutes(row.cells[difference?.from ?? ''] ?? '', row.cells[difference?.to ?? ''] ?? '');
   } catch {
@@ -77,7 +77,7 @@ function clockDifference(row: AuditRow, difference: Difference): Exact | null {
 }
 
 /** 9:50 to 10:20 taken as 9.50 and 10.20. */
-function decimalClock(row: AuditRow, difference: Difference): Exact | null {
+function decimalClock(row: AuditRow, difference: Difference): Decimal | null {
   const [from, to] = [difference?.from, difference?.to].map((key) =>
     number((row.cells[key ?? ''] ?? '').replace(':', '.')),
   );

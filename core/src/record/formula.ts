@@ -1,16 +1,19 @@
 import {
   ExpressionProblem,
-  Exact,
+  Decimal,
   exactly,
   measured,
   parseExpression,
   parseNumber,
   clockSeconds,
+  isScale,
   type Expression,
   type Quantity,
 } from '../figures';
+import { placeOfStep } from '../answer';
+import type { Conventions } from '../conventions';
 import { parseProduct } from '../units';
-import type { TrailingZeros } from '../figures';
+import { judgeCell, type ColumnRule } from './columnRule';
 import {
   columnOf,
   unitOf,
@@ -84,20 +87,40 @@ export function sharesReadings(
   });
 }
 
-/** What is written in a cell, as a quantity; null where it is empty or cannot be read. */
+/**
+ * What is written in a cell, as a quantity in the column's unit; null where it is empty or cannot be read. The place of a reading
+ * is that of its instrument's step, or coarser where it stops short.
+ * @param rule how a measured column is read.
+ */
 export function quantityOf(
   text: string | undefined,
   column: Column,
-  trailingZeros: TrailingZeros,
+  conventions: Conventions,
   firstClock: string | undefined,
+  rule?: ColumnRule,
 ): Quantity | null {
   if (text === undefined || text.trim() === '') return null;
   if (column.kind === 'clock') return minutesSince(firstClock ?? text, text);
-  const parsed = parseNumber(text, trailingZeros);
+  const symbol = unitOf(column);
+  const unit = symbol === '' ? [] : parseProduct(symbol);
+  const point = isScale(symbol);
+  if (column.kind === 'measured' && rule) {
+    const writing = judgeCell(text, rule, conventions);
+    if (!writing.readable) return null;
+    const { written, number } = writing;
+    const inOther = writing.unit.converted;
+    // A length in inches is one in a millimetre column too; what measures something else is none.
+    if (writing.unit.faults.some(({ code }) => code === 'unit-wrong') && inOther === null) return null;
+    const place = placeOfStep(rule.step.size);
+    if (inOther !== null)
+      return { value: new Decimal(inOther).toSignificantDigits(15), lastPlace: place, unit, point };
+    const ownPlace = number.bareZero ? 0 : -written.decimals;
+    return { value: written.value, lastPlace: Math.max(place, ownPlace), unit, point };
+  }
+  const parsed = parseNumber(text, conventions.trailingZeros);
   if (!parsed.ok) return null;
-  const unit = unitOf(column) === '' ? [] : parseProduct(unitOf(column));
   const tracked = column.kind === 'count' ? exactly(parsed.number.value) : measured(parsed.number);
-  return { ...tracked, unit, point: unitOf(column) === '°C' || unitOf(column) === '°F' };
+  return { ...tracked, unit, point };
 }
 
 /** Minutes from the first clock time of a column; one that is earlier is of the next day. */
@@ -105,7 +128,7 @@ function minutesSince(first: string, text: string): Quantity | null {
   try {
     const [from, to] = [clockSeconds(first), clockSeconds(text)];
     const seconds = to < from ? to - from + 86_400 : to - from;
-    const minutes = new Exact(seconds).div(60);
+    const minutes = new Decimal(seconds).div(60);
     const toSeconds = /:\d{2}:\d{2}/.test(text);
     return { value: minutes, lastPlace: toSeconds ? -1 : 0, unit: parseProduct('min'), point: false };
   } catch {

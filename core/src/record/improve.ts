@@ -1,5 +1,5 @@
 import type { Conventions } from '../conventions';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { instrumentOf, type Model as Make } from '../instruments';
 import { roundToFigures } from '../figures';
 import { kitOf, type Investigation, type KitItem } from './investigation';
@@ -36,7 +36,7 @@ export function improvements(
     text:
       uncertainty / then < 1.05
         ? `${what}: nothing that is written would change.`
-        : `${what}: ±${roundToFigures(new Exact(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
+        : `${what}: ±${roundToFigures(new Decimal(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
   });
   const kit = investigation.kit.flatMap((item) =>
     finerMakes(investigation, cells, item).flatMap((make) => {

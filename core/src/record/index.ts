@@ -8,6 +8,7 @@ export * from './result';
 export * from './outcome';
 export * from './working';
 export * from './advice';
+export * from './columnRule';
 export * from './worked';
 export * from './improve';
 export * from './causes';

@@ -1,9 +1,9 @@
 import type { Conventions } from '../conventions';
-import type { Exact, Quantity } from '../figures';
+import type { Decimal, Quantity } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { parseProduct } from '../units';
 import { inBase, termOf, type Component, type Input, type Term } from '../uncertainty';
-import { halfWidthOf } from './advice';
+import { halfWidthOf } from './columnRule';
 import { named, parsedFormula, type Named } from './formula';
 import {
   kitOf,
@@ -143,7 +143,7 @@ export class Inputs {
     return { kind: 'input', name };
   }
 
-  #instrumentParts(name: string, column: MeasuredColumn, value: Exact, base: number): Component[] {
+  #instrumentParts(name: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
     const { investigation, conventions } = this.material;
     const item = kitOf(investigation, column.tag);
     const half = halfWidthOf(column, investigation, conventions);

@@ -1,5 +1,5 @@
 import type { Band } from '../conventions';
-import type { InstrumentKind } from '../instruments/kinds';
+import type { InstrumentKind } from '../conventions/kinds';
 
 /** The version of the open format in which an investigation is kept. */
 export const formatVersion = 1;

@@ -1,11 +1,10 @@
-import type { DrillVerdict } from '../drills/check';
+import type { WorkedVerdict } from '../answer';
 import { parseNumber } from '../figures';
 import { digitRules } from './digitRules';
 import { besides, columnOf } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
 import { cellKey } from './table';
-import { valuesOf } from './trials';
-import { checkMean, checkWorked } from './worked';
+import { besideOf, checkMean, checkWorked } from './worked';
 
 /** Everything a second look looks for in a whole logbook; a new rule is a row. */
 export const logbookRules: readonly LogbookRule[] = [
@@ -105,8 +104,7 @@ export const logbookRules: readonly LogbookRule[] = [
             const verdict = checkWorked(
               text,
               column,
-              trial.derived[column.key],
-              valuesOf(trial),
+              { cell: trial.derived[column.key], ...besideOf(table, trial, cells) },
               conventions,
             );
             const sentence = whatIsWrong(verdict);
@@ -217,7 +215,7 @@ export const logbookRules: readonly LogbookRule[] = [
 ];
 
 /** What to say of a number that a student worked; null where nothing is amiss. */
-function whatIsWrong(verdict: DrillVerdict | null): string | null {
+function whatIsWrong(verdict: WorkedVerdict | null): string | null {
   if (!verdict || verdict.outcome === 'right') return null;
   if (verdict.outcome === 'unreadable') return verdict.problem.message;
   const [cause] = verdict.causes;

@@ -1,5 +1,5 @@
 import type { Conventions } from '../conventions';
-import { readAs } from './advice';
+import { columnRule } from './columnRule';
 import { unitOf, type Column, type Investigation, type Table } from './investigation';
 import type { Outcome } from './outcome';
 import { secondLook, type AuditColumn, type AuditTable, type Finding } from './secondLook';
@@ -21,7 +21,7 @@ export function secondLookAt(
   const within: LogbookLook = { investigation, cells, outcome, conventions };
   return [
     ...investigation.tables.flatMap((table) =>
-      secondLook(auditOf(table, within)).map((finding) => ({ ...finding, table: table.key })),
+      secondLook(auditOf(table, within), conventions).map((finding) => ({ ...finding, table: table.key })),
     ),
     ...logbookRules.flatMap(({ find }) => find(within)),
   ];
@@ -49,17 +49,26 @@ function auditColumn(column: Column, investigation: Investigation, conventions: 
   const head = {
     key: column.key,
     heading: column.heading,
-    unit: column.kind === 'clock' || column.kind === 'count' ? '–' : unitOf(column) || null,
+    // The headings of a logbook are the teacher's: a pure number has no unit to be stated.
+    unit: unitOf(column) || '–',
     read: null,
     difference: null,
     carried: false,
     planned: null,
   };
   if (column.kind === 'measured') {
-    const { make, step } = readAs(column, investigation, conventions);
+    const { instrument, step, range } = columnRule(column, investigation, conventions);
     return {
       ...head,
-      read: { decimals: step.decimals, lowest: Number(make.lowest), highest: Number(make.highest) },
+      read: {
+        by: column.tag,
+        unit: column.unit,
+        step: step.size.toString(),
+        estimated: step.judged === 'estimate',
+        lowest: range.lowest.toString(),
+        highest: range.highest.toString(),
+        glass: instrument.quantity === 'volume',
+      },
       carried: column.carried ?? false,
       planned: column.planned ?? null,
     };

@@ -1,4 +1,4 @@
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { close, number, type AuditRow, type AuditTable, type Finding, type LookRule } from './auditTable';
 
 /** What can be wrong with a mean that is written under a column. */
@@ -18,11 +18,11 @@ export const meanRules: readonly LookRule[] = [
 function meanFinding(table: AuditTable, code: 'mean-holds-excluded' | 'mean-contradicted'): Finding[] {
   if (!table.mean) return [];
   const { column, text } = table.mean;
-  const of = (rows: readonly AuditRow[]): Exact | null => {
+  const of = (rows: readonly AuditRow[]): Decimal | null => {
     const values = rows.flatMap((row) => number(row.cells[column] ?? '') ?? []);
     return values.length === 0
       ? null
-      : values.reduce((sum, value) => sum.plus(value), new Exact(0)).div(values.length);
+      : values.reduce((sum, value) => sum.plus(value), new Decimal(0)).div(values.length);
   };
   const [written, kept, all] = [
     number(text),

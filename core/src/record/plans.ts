@@ -1,4 +1,4 @@
-import { evaluateTree, Exact, inUnit, writeAtPlace, type Quantity } from '../figures';
+import { evaluateTree, Decimal, inUnit, writeAtPlace, type Quantity } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { fitLine, summarize, xWhere, yAt } from '../statistics';
 import { inBase, quadrature, worstCase, type Contribution } from '../uncertainty';
@@ -158,7 +158,7 @@ function lineResult(plan: LinePlan, material: Material): Result {
   const contributions = [...tilt(y.column, 1), ...tilt(x.column, line.slope)];
   const lastPlaces = both.map((point) => point.y.lastPlace ?? 0);
   const value: Quantity = {
-    value: new Exact(raw.value * factor),
+    value: new Decimal(raw.value * factor),
     lastPlace: placeOf(raw.value * factor, raw.sd * factor, Math.max(...lastPlaces)),
     unit: parseProduct(plan.unit),
     point: false,

@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions';
 import { percentError, type PercentError } from '../density/percentError';
-import { Exact, parseNumber, writeAtPlace, type Quantity, type WrittenNumber } from '../figures';
+import { Decimal, parseNumber, writeAtPlace, type Quantity, type WrittenNumber } from '../figures';
 import { suspectOutlier, type Line, type LinePoint, type Summary } from '../statistics';
 import {
   budgetOf,
@@ -80,7 +80,7 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
     uncertainty !== null && uncertainty > 0
       ? writePlusMinus(
           value.value,
-          new Exact(uncertainty),
+          new Decimal(uncertainty),
           plan.unit,
           conventions.uncertaintyDigits,
           conventions.rounding,
@@ -140,7 +140,7 @@ function expandedText(
   const whole = expanded(all);
   const { text } = writePlusMinus(
     value.value,
-    new Exact(whole.size),
+    new Decimal(whole.size),
     plan.unit,
     conventions.uncertaintyDigits,
     conventions.rounding,
@@ -166,4 +166,4 @@ function acceptedOf({ accepted }: ResultPlan): WrittenNumber | null {
   return parsed?.ok && !parsed.number.value.isZero() ? parsed.number : null;
 }
 
-const spreadText = (spread: Exact): string => (spread.isZero() ? '0' : writeAtPlace(spread, spread.e - 1));
+const spreadText = (spread: Decimal): string => (spread.isZero() ? '0' : writeAtPlace(spread, spread.e - 1));

@@ -1,9 +1,10 @@
+import { presetNamed, type Conventions } from '../conventions';
 import {
   at,
   cell,
-  decimals,
   eachCell,
-  number,
+  judgeAudit,
+  type AuditRead,
   type AuditTable,
   type Finding,
   type LookRule,
@@ -32,26 +33,51 @@ export const lookRules: readonly LookRule[] = [
           : [],
       ),
   },
+  digitsRule(
+    'finer-than-instrument',
+    'It is finer than the instrument can be read',
+    'certain',
+    (code) => code === 'extra-digit',
+    (text) => `${text} has more decimals than its instrument is read to.`,
+  ),
+  digitsRule(
+    'uneven-decimals',
+    'It has fewer decimals than its column',
+    'certain',
+    (code) => ['dropped-final-digit', 'dropped-trailing-zero', 'bare-zero'].includes(code),
+    (text) => `${text} stops short of the others in its column.`,
+  ),
+  digitsRule(
+    'finer-than-glass',
+    'It is finer than the instrument deserves',
+    'likely',
+    (code) => code === 'off-step',
+    (text, { by, glass, step, unit }) =>
+      glass
+        ? `${text} is finer than ${by} deserves: it is read to ${step} ${unit}.`
+        : `${text} falls between the steps: it is read to ${step} ${unit}.`,
+  ),
+  digitsRule(
+    'point-missing',
+    'A zero that was read has no point behind it',
+    'likely',
+    (code) => code === 'point-missing',
+    (text) => `${text} ends in a zero that was read: your class writes ${text}.`,
+  ),
   {
-    code: 'finer-than-instrument',
-    says: 'It is finer than the instrument can be read',
+    code: 'other-unit',
+    says: 'It is in another unit than its column',
     find: eachCell(
       ({ read }) => read !== null,
-      ({ read }, text) =>
-        read && decimals(text) > read.decimals
-          ? `${text} has more decimals than its instrument is read to.`
-          : null,
-      'finer-than-instrument',
-    ),
-  },
-  {
-    code: 'uneven-decimals',
-    says: 'It has fewer decimals than its column',
-    find: eachCell(
-      ({ read }) => read !== null,
-      ({ read }, text) =>
-        read && decimals(text) < read.decimals ? `${text} stops short of the others in its column.` : null,
-      'uneven-decimals',
+      ({ read }, text, _, conventions) => {
+        const writing = read && judgeAudit(text, read, conventions);
+        if (!writing?.readable || writing.number.unitText === '') return null;
+        const { faults, symbol } = writing.unit;
+        return faults.some(({ code }) => code === 'unit-wrong') || symbol !== read?.unit
+          ? `${text} stands in a column in ${read?.unit ?? ''}.`
+          : null;
+      },
+      'other-unit',
     ),
   },
   {
@@ -59,10 +85,12 @@ export const lookRules: readonly LookRule[] = [
     says: 'It lies past the range of the instrument',
     find: eachCell(
       ({ read }) => read !== null,
-      ({ read }, text) => {
-        const value = number(text);
-        return read && value && (value.lt(read.lowest) || value.gt(read.highest))
-          ? `${text} cannot be read: the scale goes from ${read.lowest} to ${read.highest}.`
+      ({ read }, text, _, conventions) => {
+        const writing = read && judgeAudit(text, read, conventions);
+        if (!writing?.readable || writing.unit.faults.some(({ code }) => code === 'unit-wrong')) return null;
+        const { value } = writing.written;
+        return read && (value.lt(read.lowest) || value.gt(read.highest))
+          ? `${text} cannot be read: the scale goes from ${read.lowest.replace('-', '−')} to ${read.highest}.`
           : null;
       },
       'off-the-scale',
@@ -109,7 +137,35 @@ export const lookRules: readonly LookRule[] = [
 ];
 
 /** Everything that a second look finds, in the order of its rules. */
-export const secondLook = (table: AuditTable): Finding[] => lookRules.flatMap(({ find }) => find(table));
+export const secondLook = (table: AuditTable, conventions: Conventions = usual): Finding[] =>
+  lookRules.flatMap(({ find }) => [...find(table, conventions)]);
+
+const usual = presetNamed('Chemistry bench');
+
+/** What is amiss with the digits of a reading, by the one way in which digits are judged. */
+function digitsRule(
+  code: string,
+  says: string,
+  sure: Finding['sure'],
+  means: (fault: string) => boolean,
+  sentence: (text: string, read: AuditRead) => string,
+): LookRule {
+  return {
+    code,
+    says,
+    find: eachCell(
+      ({ read }) => read !== null,
+      ({ read }, text, _, conventions) => {
+        const writing = read && judgeAudit(text, read, conventions);
+        return read && writing?.readable && writing.digits.faults.some((fault) => means(fault.code))
+          ? sentence(writing.number.text.trim(), read)
+          : null;
+      },
+      code,
+      sure,
+    ),
+  };
+}
 
 function most(texts: readonly string[]): string {
   const counts = new Map<string, number>();

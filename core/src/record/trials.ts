@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions';
-import { evaluateTree, Exact, inUnit, writeTracked, type Quantity, type ReckoningStep } from '../figures';
-import { parseProduct } from '../units';
+import { convert, evaluateTree, Decimal, writeTracked, type Quantity, type ReckoningStep } from '../figures';
+import { columnRule, type ColumnRule } from './columnRule';
 import { beforeSuffix, named, namesIn, parsedFormula, quantityOf, sentenceOf } from './formula';
 import { besides, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 import { cellKey, type Cell } from './table';
@@ -37,10 +37,22 @@ export interface Trial {
 export class TrialReckoner {
   readonly #kept = new Map<string, { readonly signature: string; readonly trial: Trial }>();
 
+  readonly #rules: ReadonlyMap<string, ColumnRule>;
+
   constructor(
     private readonly investigation: Investigation,
     private readonly conventions: Conventions,
-  ) {}
+  ) {
+    this.#rules = new Map(
+      investigation.tables.flatMap(({ columns }) =>
+        columns.flatMap((column) =>
+          column.kind === 'measured'
+            ? [[column.key, columnRule(column, investigation, conventions)] as const]
+            : [],
+        ),
+      ),
+    );
+  }
 
   /** All trials of a table, in order. @param means of the tables before it, by column key. */
   trialsOf(
@@ -113,7 +125,13 @@ export class TrialReckoner {
         if (cell.state === 'reckoned') values[column.key] = cell.value;
         continue;
       }
-      const value = quantityOf(text(column.key), column, this.conventions.trailingZeros, firsts[column.key]);
+      const value = quantityOf(
+        text(column.key),
+        column,
+        this.conventions,
+        firsts[column.key],
+        this.#rules.get(column.key),
+      );
       if (value) values[column.key] = read[column.key] = value;
     }
     const complete = table.columns.every((column) =>
@@ -147,7 +165,7 @@ export class TrialReckoner {
     if (missing.length > 0) return { state: 'open', missing };
     try {
       const { result, steps } = evaluateTree(expression, this.conventions, names);
-      const value = inUnit(result, parseProduct(column.unit));
+      const value = convert(result, column.unit, this.conventions.kelvin);
       if (column.rises && value.value.lte(0))
         return {
           state: 'refused',
@@ -206,7 +224,7 @@ export function meanOf(trials: readonly Trial[], column: Column): Quantity | nul
   );
   const [first] = values;
   if (!first) return null;
-  const sum = values.reduce((total, { value }) => total.plus(value), new Exact(0));
+  const sum = values.reduce((total, { value }) => total.plus(value), new Decimal(0));
   const places = values.flatMap(({ lastPlace }) => lastPlace ?? []);
   return {
     ...first,

@@ -1,49 +1,121 @@
+import { judgeWorked, plain, type Mistake, type WorkedVerdict } from '../answer';
 import type { Conventions } from '../conventions';
-import { checkDrill } from '../drills/check';
-import { plain, type Mistake } from '../drills/drill';
-import type { DrillVerdict } from '../drills/check';
-import { Exact, inUnit, parseNumber, writeTracked, type Expression, type Quantity } from '../figures';
-import { evaluateTree } from '../figures';
-import { parseProduct } from '../units';
-import { namesIn, parsedFormula } from './formula';
-import type { DerivedColumn } from './investigation';
-import { writtenMean, type Derived, type Trial } from './trials';
+import {
+  convert,
+  Decimal,
+  evaluateTree,
+  roundToPlace,
+  writeTracked,
+  type Expression,
+  type Quantity,
+} from '../figures';
+import { parseProduct, sameDimension } from '../units';
+import { namesIn, parsedFormula, quantityOf } from './formula';
+import type { DerivedColumn, Table } from './investigation';
+import { cellKey, type Cell } from './table';
+import { valuesOf, writtenMean, writtenValue, type Derived, type Trial } from './trials';
+
+/** What stands beside a worked value in its trial. */
+export interface Beside {
+  readonly table: Table;
+  /** What it comes to. */
+  readonly cell: Derived | undefined;
+  /** The values that its formula was given, by name. */
+  readonly names: Readonly<Record<string, Quantity>>;
+  /** What is written in the trial, by column. */
+  readonly texts: Readonly<Record<string, string | undefined>>;
+}
+
+/** What stands beside the worked values of a trial. */
+export const besideOf = (
+  table: Table,
+  trial: Trial,
+  cells: ReadonlyMap<string, Cell>,
+): Omit<Beside, 'cell'> => ({
+  table,
+  names: valuesOf(trial),
+  texts: Object.fromEntries(
+    table.columns.map(({ key }) => [key, cells.get(cellKey(trial.trial, key))?.current.text]),
+  ),
+});
 
 /**
  * Checks a derived value that a student worked by hand: arithmetic, digits and unit, named by the mistake that leads to it.
  * Null while there is nothing to check it against.
- * @param names the values that the formula was given.
  */
 export function checkWorked(
   text: string,
   column: DerivedColumn,
-  cell: Derived | undefined,
-  names: Readonly<Record<string, Quantity>>,
+  beside: Beside,
   conventions: Conventions,
-): DrillVerdict | null {
+): WorkedVerdict | null {
+  const { cell } = beside;
   if (cell?.state !== 'reckoned') return null;
   const { value, lastPlace } = cell.value;
-  const right = plain(cell.text);
-  return checkDrill(
+  return judgeWorked(
     {
-      prompt: column.heading,
-      given: [],
       value,
       lastPlace,
-      text: right,
+      text: plain(cell.text),
       unit: column.unit,
-      unitChoices: [],
       form: 'any',
-      mistakes: ownMistakes(column, cell.value, names, conventions).filter(
-        (mistake) => mistake.text !== right,
-      ),
-      working: [],
+      mistakes: [
+        ...followsFrom(column, beside, conventions),
+        ...ownMistakes(column, cell.value, beside, conventions),
+      ].filter((mistake) => mistake.text !== plain(cell.text)),
     },
     text,
-    // The heading says the unit, so none has to stand in the cell.
-    unitIn(text, conventions) ? '' : column.unit,
+    '',
     conventions,
+    true,
   );
+}
+
+/** What the formula gives with what was written in other columns that were worked by hand. */
+function followsFrom(
+  { formula, unit }: DerivedColumn,
+  { table, names, texts }: Beside,
+  conventions: Conventions,
+): Mistake[] {
+  const tree = parsedFormula(formula);
+  const slips = table.columns.flatMap((other) => {
+    if (other.kind !== 'derived' || other.by !== 'student' || !namesIn(tree).includes(other.key)) return [];
+    const written = quantityOf(texts[other.key], other, conventions, undefined);
+    const right = names[other.key];
+    return written && right && !written.value.eq(roundedAs(right, written)) ? [{ other, written }] : [];
+  });
+  if (slips.length === 0) return [];
+  const withSlips = {
+    ...names,
+    ...Object.fromEntries(slips.map(({ other, written }) => [other.key, written])),
+  };
+  const headings = slips.map(({ other }) => `“${other.heading}”`).join(' and ');
+  return reckoned(tree, withSlips, unit, conventions).map((text) => ({
+    code: 'follows-from-a-slip',
+    skill: 'working',
+    title: `It follows from ${headings}, which is not right yet.`,
+    look: 'This step is worked well. Put that one right first; then reckon this once more.',
+    text,
+  }));
+}
+
+/** A value at the place to which another was written. */
+const roundedAs = ({ value }: Quantity, { lastPlace }: Quantity): Decimal =>
+  lastPlace === null ? value : roundToPlace(value, lastPlace);
+
+/** What an expression gives as it would be written in the heading's unit; nothing where it gives none. */
+function reckoned(
+  node: Expression,
+  names: Readonly<Record<string, Quantity>>,
+  unit: string,
+  conventions: Conventions,
+): string[] {
+  try {
+    const { result } = evaluateTree(node, conventions, names);
+    return [plain(writtenValue(inHeadingUnit(result, unit), conventions))];
+  } catch {
+    return [];
+  }
 }
 
 /**
@@ -56,25 +128,22 @@ export function checkMean(
   mean: Quantity | undefined,
   trials: readonly Trial[],
   conventions: Conventions,
-): DrillVerdict | null {
+): WorkedVerdict | null {
   if (!mean) return null;
-  const right = writtenMean(mean, conventions);
-  return checkDrill(
+  const right = plain(writtenMean(mean, conventions));
+  return judgeWorked(
     {
-      prompt: `Mean of ${column.heading}`,
-      given: [],
       value: mean.value,
-      lastPlace: mean.lastPlace,
+      lastPlace: mean.lastPlace ?? -1,
       text: right,
       unit: column.unit,
-      unitChoices: [],
       form: 'any',
       mistakes: meanMistakes(column, mean, trials, conventions).filter((mistake) => mistake.text !== right),
-      working: [],
     },
     text,
-    unitIn(text, conventions) ? '' : column.unit,
+    '',
     conventions,
+    true,
   );
 }
 
@@ -85,15 +154,16 @@ function meanMistakes(
   trials: readonly Trial[],
   { rounding }: Conventions,
 ): Mistake[] {
-  const values = (wanted: readonly Trial['standing'][]): Exact[] =>
+  const values = (wanted: readonly Trial['standing'][]): Decimal[] =>
     trials.flatMap(({ standing, derived }) => {
       const cell = derived[key];
       return wanted.includes(standing) && cell?.state === 'reckoned' ? [cell.value.value] : [];
     });
   const [counting, all] = [values(['counts']), values(['counts', 'excluded'])];
-  const sum = (of: readonly Exact[]): Exact => Exact.sum(0, ...of);
-  const mistake = (code: string, title: string, look: string, value: Exact): Mistake => ({
+  const sum = (of: readonly Decimal[]): Decimal => Decimal.sum(0, ...of);
+  const mistake = (code: string, title: string, look: string, value: Decimal): Mistake => ({
     code,
+    skill: 'working',
     title,
     look,
     text: plain(writeTracked({ value, lastPlace }, rounding)),
@@ -111,107 +181,101 @@ function meanMistakes(
       'middle-for-mean',
       'That is the middle between the largest and the smallest.',
       'Every trial that counts belongs in a mean, not two of them.',
-      Exact.max(...counting)
-        .plus(Exact.min(...counting))
+      Decimal.max(...counting)
+        .plus(Decimal.min(...counting))
         .div(2),
     ),
   ];
 }
 
-const unitIn = (text: string, { trailingZeros }: Conventions): boolean => {
-  const parsed = parseNumber(text, trailingZeros);
-  return parsed.ok && parsed.number.unitText !== '';
-};
-
 /** Other formulas that a student may have followed: the fraction upside down, × for ÷, the difference the other way, … */
 function ownMistakes(
-  { formula, unit }: DerivedColumn,
+  column: DerivedColumn,
   right: Quantity,
-  names: Readonly<Record<string, Quantity>>,
+  { table, names }: Beside,
   conventions: Conventions,
 ): Mistake[] {
+  const { formula, unit } = column;
   const tree = parsedFormula(formula);
   const outer = tree.kind === 'group' ? tree.of : tree;
-  if (outer.kind !== 'operation') return [];
-  const other = (code: string, title: string, look: string, node: Expression): Mistake[] => {
-    try {
-      const { result } = evaluateTree(node, conventions, names);
-      const value = sameUnit(result, unit);
-      return [{ code, title, look, text: plain(writeTracked(value, conventions.rounding)) }];
-    } catch {
-      return [];
-    }
-  };
+  const other = (code: string, title: string, look: string, node: Expression): Mistake[] =>
+    reckoned(node, names, unit, conventions).map((text) => ({ code, skill: 'working', title, look, text }));
   const wrong: Mistake[] = [];
-  if (outer.operator === '÷')
+  if (outer.kind === 'operation' && outer.operator === '÷') {
+    const swapped = { ...outer, left: outer.right, right: outer.left };
     wrong.push(
       ...other(
-        'density-upside-down',
+        isDensity(right) ? 'density-upside-down' : 'quotient-upside-down',
         'The fraction is upside down.',
         'What is divided by what? The unit tells.',
-        {
-          ...outer,
-          left: outer.right,
-          right: outer.left,
-        },
+        swapped,
       ),
       ...other(
         'multiplied-for-divided',
         'It was multiplied where it is to be divided.',
         'Look at the formula once more.',
-        {
-          ...outer,
-          operator: '×',
-        },
+        { ...outer, operator: '×' },
       ),
     );
-  if (outer.operator === '−')
+  }
+  if (outer.kind === 'operation' && outer.operator === '−') {
+    const swapped = { ...outer, left: outer.right, right: outer.left };
     wrong.push(
       ...other(
         'difference-reversed',
         'The difference is the other way round.',
         'The heading says which is taken from which.',
-        {
-          ...outer,
-          left: outer.right,
-          right: outer.left,
-        },
+        swapped,
       ),
       ...other('added-for-subtracted', 'The two were added.', 'A difference is asked for.', {
         ...outer,
         operator: '+',
       }),
     );
-  wrong.push(...radius(right, namesIn(tree), names, conventions));
-  return wrong;
+  }
+  return [...wrong, ...acrossMistakes(column, table, names, conventions)];
 }
 
-/** A diameter put for the radius makes four times the area, and the other way round; eight times for a sphere. */
-function radius(
-  right: Quantity,
-  used: readonly string[],
-  _: Readonly<Record<string, Quantity>>,
-  { rounding }: Conventions,
+const isDensity = ({ unit }: Quantity): boolean => sameDimension(unit, parseProduct('g/cm³'));
+
+/** A diameter put for a radius, or a radius for a diameter: tried on each column that says it is one. */
+function acrossMistakes(
+  { formula, unit }: DerivedColumn,
+  { columns }: Table,
+  names: Readonly<Record<string, Quantity>>,
+  conventions: Conventions,
 ): Mistake[] {
-  if (!used.some((name) => /^(d|D|diameter|r|R|radius)/.test(name))) return [];
-  const times = (factor: number, code: string, title: string): Mistake => ({
-    code,
-    title,
-    look: 'A radius is half a diameter. Which of them did you measure, and which does the formula want?',
-    text: plain(writeTracked({ value: right.value.times(factor), lastPlace: right.lastPlace }, rounding)),
+  const tree = parsedFormula(formula);
+  const look = 'A radius is half a diameter. Which of them did you measure, and which does the formula want?';
+  return columns.flatMap((column): Mistake[] => {
+    const across = acrossOf(column.heading);
+    const value = names[column.key];
+    if (!across || !value || !namesIn(tree).includes(column.key)) return [];
+    const [factor, code, title] =
+      across === 'radius'
+        ? ([2, 'diameter-for-radius', 'A diameter was put where the radius belongs.'] as const)
+        : ([0.5, 'radius-for-diameter', 'A radius was put where the diameter belongs.'] as const);
+    const changed = { ...names, [column.key]: { ...value, value: value.value.times(factor) } };
+    return reckoned(tree, changed, unit, conventions).map((text) => ({
+      code,
+      skill: 'working' as const,
+      title,
+      look,
+      text,
+    }));
   });
-  return [
-    times(4, 'diameter-for-radius', 'A diameter was put where the radius belongs.'),
-    times(8, 'diameter-for-radius', 'A diameter was put where the radius belongs.'),
-    times(0.25, 'radius-for-diameter', 'A radius was put where the diameter belongs.'),
-  ];
 }
+
+const acrossOf = (heading: string): 'radius' | 'diameter' | null => {
+  const found = /\b(radius|diameter)\b/i.exec(heading)?.[1]?.toLowerCase();
+  return found === undefined ? null : found === 'radius' ? 'radius' : 'diameter';
+};
 
 /** A wrong formula has a wrong unit: its number is what a student would write beside the heading’s unit. */
-function sameUnit(quantity: Quantity, unit: string): Quantity {
+function inHeadingUnit(quantity: Quantity, unit: string): Quantity {
   try {
-    return inUnit(quantity, parseProduct(unit));
+    return convert(quantity, unit);
   } catch {
-    return { ...quantity, value: new Exact(quantity.value) };
+    return quantity;
   }
 }

@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions';
 import type { PercentError } from '../density/percentError';
-import { Exact, expressionTex, quantityTex, roundToPlace, stepTex, unitTex } from '../figures';
+import { Decimal, expressionTex, quantityTex, roundToPlace, stepTex, unitTex } from '../figures';
 import { parseProduct } from '../units';
 import { parsedFormula } from './formula';
 import type { DerivedColumn, Investigation } from './investigation';
@@ -18,8 +18,8 @@ const gap = '\\;=\\;';
 const unit = (symbol: string): string => (symbol === '' ? '' : unitTex(parseProduct(symbol)));
 
 /** A number with its guard digits, cut so that a page can hold it. */
-export const unrounded = (value: Exact): string => {
-  const cut = value.toSignificantDigits(7, Exact.ROUND_DOWN);
+export const unrounded = (value: Decimal): string => {
+  const cut = value.toSignificantDigits(7, Decimal.ROUND_DOWN);
   return cut.eq(value) ? value.toString() : `${cut.toString()}\\ldots`;
 };
 
@@ -129,7 +129,7 @@ export function resultWorking(result: Result, conventions: Conventions): Working
       title: 'Part of the instruments',
       tex: result.contributions
         .filter(({ kind }) => kind !== 'repeat' || result.plan.kind === 'value')
-        .map(({ source, amount }) => `\\text{${source}:}\\quad ${cut(new Exact(Math.abs(amount)))}${u}`),
+        .map(({ source, amount }) => `\\text{${source}:}\\quad ${cut(new Decimal(Math.abs(amount)))}${u}`),
       why:
         `Each is its half-width times how much the result moves with it. They are ${combiningWords[conventions.combining]}: ` +
         `${short(result.instrumentPart)} ${plan.unit}. Taking more trials does not make them smaller.`,
@@ -137,7 +137,7 @@ export function resultWorking(result: Result, conventions: Conventions): Working
     steps.push({
       title: 'Both parts together',
       tex: [
-        `u${gap}${joinTex(conventions)(cut(new Exact(result.repeatPart ?? 0)), cut(new Exact(result.instrumentPart)))}${gap}${cut(new Exact(uncertainty))}${u}`,
+        `u${gap}${joinTex(conventions)(cut(new Decimal(result.repeatPart ?? 0)), cut(new Decimal(result.instrumentPart)))}${gap}${cut(new Decimal(uncertainty))}${u}`,
       ],
       why:
         result.repeatPart !== null
@@ -203,4 +203,4 @@ const joinTex =
     })[repeatAndInstrument];
 
 const short = (value: number): string => String(Number(value.toPrecision(3)));
-const cut = (value: Exact): string => (value.isZero() ? '0' : roundToPlace(value, value.e - 3).toString());
+const cut = (value: Decimal): string => (value.isZero() ? '0' : roundToPlace(value, value.e - 3).toString());

@@ -1,4 +1,4 @@
-import { Exact } from '../figures/exact';
+import { Decimal } from '../decimal/decimal';
 import { total } from './summary';
 
 /** A straight line y = a + b·x by least squares, in the units of its points. */
@@ -16,8 +16,8 @@ export interface Line {
 }
 
 export interface LinePoint {
-  readonly x: Exact;
-  readonly y: Exact;
+  readonly x: Decimal;
+  readonly y: Decimal;
 }
 
 /**
@@ -28,7 +28,7 @@ export interface LinePoint {
 export function fitLine(points: readonly LinePoint[], throughOrigin = false): Line {
   const n = points.length;
   if (n < (throughOrigin ? 1 : 2)) throw new RangeError('A straight line needs two points.');
-  const zero = new Exact(0);
+  const zero = new Decimal(0);
   const [meanX, meanY] = throughOrigin
     ? [zero, zero]
     : [total(points.map(({ x }) => x)).div(n), total(points.map(({ y }) => y)).div(n)];

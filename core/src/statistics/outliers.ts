@@ -1,4 +1,4 @@
-import type { Exact } from '../figures/exact';
+import type { Decimal } from '../decimal/decimal';
 import { studentQuantile } from './student';
 import { summarize } from './summary';
 
@@ -20,13 +20,13 @@ export function grubbsCritical(n: number): number {
 const dixonCritical = [0.97, 0.829, 0.71, 0.625, 0.568, 0.526, 0.493, 0.466] as const;
 
 /** The value that both tests, or the one that fits the count, would call apart; null for none, and for fewer than 4 values. */
-export function suspectOutlier(values: readonly Exact[]): Outlier | null {
+export function suspectOutlier(values: readonly Decimal[]): Outlier | null {
   const n = values.length;
   if (n < 4) return null;
   return grubbs(values) ?? (n <= 10 ? dixon(values) : null);
 }
 
-export function grubbs(values: readonly Exact[]): Outlier | null {
+export function grubbs(values: readonly Decimal[]): Outlier | null {
   const n = values.length;
   if (n < 3) return null;
   const { mean, standardDeviation } = summarize(values);
@@ -38,7 +38,7 @@ export function grubbs(values: readonly Exact[]): Outlier | null {
 }
 
 /** Gap over range at the end that lies further apart. */
-export function dixon(values: readonly Exact[]): Outlier | null {
+export function dixon(values: readonly Decimal[]): Outlier | null {
   const critical = dixonCritical[values.length - 3];
   const order = values.map((value, at) => ({ value, at })).sort((a, b) => a.value.cmp(b.value));
   const [first, second, beforeLast, last] = [order[0], order[1], order.at(-2), order.at(-1)];

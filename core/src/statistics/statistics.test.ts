@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import {
   coverageFactor,
   dixon,
@@ -15,7 +15,7 @@ import {
   yAt,
 } from '.';
 
-const exact = (values: readonly (number | string)[]) => values.map((value) => new Exact(value));
+const exact = (values: readonly (number | string)[]) => values.map((value) => new Decimal(value));
 
 /** A fraction of whole numbers: nothing in it is ever rounded. */
 interface Rational {
@@ -30,7 +30,7 @@ const rational = (n: bigint, d: bigint): Rational => {
 const add = (a: Rational, b: Rational) => rational(a.n * b.d + b.n * a.d, a.d * b.d);
 const times = (a: Rational, b: Rational) => rational(a.n * b.n, a.d * b.d);
 const less = (a: Rational, b: Rational) => add(a, { n: -b.n, d: b.d });
-const asExact = ({ n, d }: Rational) => new Exact(n.toString()).div(d.toString());
+const asExact = ({ n, d }: Rational) => new Decimal(n.toString()).div(d.toString());
 
 /** Texts of one count of decimals: a large mean with a tiny spread. */
 const badlyConditioned = fc
@@ -41,7 +41,7 @@ const badlyConditioned = fc
   .filter(([, offs]) => new Set(offs).size > 1)
   .map(([large, offs]) => offs.map((off) => large * 1000n + BigInt(off)));
 
-const near = (a: Exact, b: Exact) => a.minus(b).abs().div(b.abs()).lte(1e-12);
+const near = (a: Decimal, b: Decimal) => a.minus(b).abs().div(b.abs()).lte(1e-12);
 
 describe('statistics', () => {
   it('agree with exact fractions to 1e-12, also for a tiny spread on a large mean', () => {
@@ -52,7 +52,7 @@ describe('statistics', () => {
         const mean = times(values.reduce(add), rational(1n, n));
         const squares = values.map((value) => times(less(value, mean), less(value, mean))).reduce(add);
         const variance = times(squares, rational(1n, n - 1n));
-        const summary = summarize(thousandths.map((value) => new Exact(value.toString()).div(1000)));
+        const summary = summarize(thousandths.map((value) => new Decimal(value.toString()).div(1000)));
         expect(near(summary.mean, asExact(mean))).toBe(true);
         expect(near(summary.standardDeviation!.pow(2), asExact(variance))).toBe(true);
         expect(near(summary.sdOfMean!.pow(2), asExact(times(variance, rational(1n, n))))).toBe(true);
@@ -72,8 +72,8 @@ describe('statistics', () => {
         const sxy = xs.map((x, at) => times(less(x, mx), less(ys[at]!, my))).reduce(add);
         const slope = times(sxy, rational(sxx.d, sxx.n));
         const line = fitLine(xs.map((x, at) => ({ x: asExact(x), y: asExact(ys[at]!) })));
-        if (slope.n !== 0n) expect(near(new Exact(line.slope), asExact(slope))).toBe(true);
-        expect(near(new Exact(line.intercept), asExact(less(my, times(slope, mx))))).toBe(true);
+        if (slope.n !== 0n) expect(near(new Decimal(line.slope), asExact(slope))).toBe(true);
+        expect(near(new Decimal(line.intercept), asExact(less(my, times(slope, mx))))).toBe(true);
       }),
       { numRuns: 100 },
     );
@@ -107,7 +107,7 @@ describe('statistics', () => {
 
 describe('a straight line', () => {
   const through = fitLine(
-    [1, 2, 3].map((x) => ({ x: new Exact(x), y: new Exact(2 * x + (x === 2 ? 0.3 : 0)) })),
+    [1, 2, 3].map((x) => ({ x: new Decimal(x), y: new Decimal(2 * x + (x === 2 ? 0.3 : 0)) })),
     true,
   );
 
@@ -121,8 +121,8 @@ describe('a straight line', () => {
   it('predicts forwards and back', () => {
     const line = fitLine(
       [0, 10, 20, 30].map((x, at) => ({
-        x: new Exact(x),
-        y: new Exact(20 - 0.2 * x + [0.1, -0.1, -0.1, 0.1][at]!),
+        x: new Decimal(x),
+        y: new Decimal(20 - 0.2 * x + [0.1, -0.1, -0.1, 0.1][at]!),
       })),
     );
     expect(yAt(line, 40).value).toBeCloseTo(12, 10);
@@ -133,8 +133,8 @@ describe('a straight line', () => {
 
   it('refuses what has no line', () => {
     expect(() => fitLine([])).toThrow(RangeError);
-    expect(() => fitLine([1, 2].map((y) => ({ x: new Exact(5), y: new Exact(y) })))).toThrow(/same x/);
-    const level = fitLine([1, 2, 3].map((x) => ({ x: new Exact(x), y: new Exact(4) })));
+    expect(() => fitLine([1, 2].map((y) => ({ x: new Decimal(5), y: new Decimal(y) })))).toThrow(/same x/);
+    const level = fitLine([1, 2, 3].map((x) => ({ x: new Decimal(x), y: new Decimal(4) })));
     expect(() => xWhere(level, 7)).toThrow(/level line/);
   });
 });

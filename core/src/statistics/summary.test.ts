@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { summarize } from './summary';
 
-const of = (...values: string[]) => summarize(values.map((value) => new Exact(value)));
+const of = (...values: string[]) => summarize(values.map((value) => new Decimal(value)));
 
 describe('summarize', () => {
   it('agrees with a sum worked by hand', () => {

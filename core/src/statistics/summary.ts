@@ -1,26 +1,26 @@
-import { Exact } from '../figures/exact';
+import { Decimal } from '../decimal/decimal';
 import { coverageFactor } from './student';
 
 /** What repeated measurements of one thing say, in their own unit. */
 export interface Summary {
   readonly n: number;
-  readonly mean: Exact;
-  readonly median: Exact;
-  readonly smallest: Exact;
-  readonly largest: Exact;
+  readonly mean: Decimal;
+  readonly median: Decimal;
+  readonly smallest: Decimal;
+  readonly largest: Decimal;
   /** Sample standard deviation (n − 1); null for fewer than two values. */
-  readonly standardDeviation: Exact | null;
+  readonly standardDeviation: Decimal | null;
   /** s/√n; null for fewer than two values. */
-  readonly sdOfMean: Exact | null;
-  readonly meanAbsoluteDeviation: Exact;
-  readonly halfRange: Exact;
+  readonly sdOfMean: Decimal | null;
+  readonly meanAbsoluteDeviation: Decimal;
+  readonly halfRange: Decimal;
 }
 
 /**
  * Deviations are taken in exact decimals first, so that a tiny spread on a large mean survives.
  * @throws RangeError for no values.
  */
-export function summarize(values: readonly Exact[]): Summary {
+export function summarize(values: readonly Decimal[]): Summary {
   const sorted = [...values].sort((a, b) => a.cmp(b));
   const [smallest, largest] = [sorted[0], sorted.at(-1)];
   if (!smallest || !largest) throw new RangeError('There is nothing to average.');
@@ -46,5 +46,5 @@ export function summarize(values: readonly Exact[]): Summary {
 export const meanInterval = ({ n, sdOfMean }: Summary): number | null =>
   sdOfMean && coverageFactor(n - 1) * sdOfMean.toNumber();
 
-export const total = (values: readonly Exact[]): Exact =>
-  values.reduce((sum, value) => sum.plus(value), new Exact(0));
+export const total = (values: readonly Decimal[]): Decimal =>
+  values.reduce((sum, value) => sum.plus(value), new Decimal(0));

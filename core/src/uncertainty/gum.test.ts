@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { parseExpression } from '../figures';
 import { coverageFactorFor, fitLine, yAt } from '../statistics';
 import { covarianceOf, covariancesOfMeans, dualOf, effectiveDegrees, expanded, termOf, variable } from '.';
@@ -52,7 +52,7 @@ describe('GUM H.3: calibration of a thermometer', () => {
   const readings = [21.521, 22.012, 22.512, 23.003, 23.507, 23.999, 24.513, 25.002, 25.503, 26.01, 26.511];
   const corrections = [-0.171, -0.169, -0.166, -0.159, -0.164, -0.165, -0.156, -0.157, -0.159, -0.161, -0.16];
   const line = fitLine(
-    readings.map((t, at) => ({ x: new Exact(t).minus(20), y: new Exact(corrections[at] ?? NaN) })),
+    readings.map((t, at) => ({ x: new Decimal(t).minus(20), y: new Decimal(corrections[at] ?? NaN) })),
   );
 
   it('has the line of H.3.3', () => {

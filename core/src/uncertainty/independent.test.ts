@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Exact, parseExpression, type Expression } from '../figures';
+import { Decimal, parseExpression, type Expression } from '../figures';
 import { readyMade } from '../record';
 import { dualOf, inputsOf, propagate, quadrature, termOf, type Component, type Input } from '.';
 
@@ -8,16 +8,16 @@ import { dualOf, inputsOf, propagate, quadrature, termOf, type Component, type I
  * A second way to the same: the expression itself, in 60 decimal digits, moved a little up and down. It shares nothing
  * with the derivatives that are carried through.
  */
-function at(node: Expression, values: Readonly<Record<string, Exact>>): Exact {
+function at(node: Expression, values: Readonly<Record<string, Decimal>>): Decimal {
   const of = (part: Expression) => at(part, values);
   switch (node.kind) {
     case 'number':
       return node.unit.reduce(
-        (value, { unit, power }) => value.times(new Exact(unit.inBase).pow(power)),
+        (value, { unit, power }) => value.times(new Decimal(unit.inBase).pow(power)),
         node.number.value,
       );
     case 'name': {
-      const value = values[node.name] ?? (node.name === 'π' ? Exact.acos(-1) : undefined);
+      const value = values[node.name] ?? (node.name === 'π' ? Decimal.acos(-1) : undefined);
       if (!value) throw new Error(`${node.name} has no value.`);
       return value;
     }
@@ -37,7 +37,7 @@ function at(node: Expression, values: Readonly<Record<string, Exact>>): Exact {
     }
     case 'call': {
       const given = node.arguments.map(of);
-      const one = given[0] ?? new Exact(NaN);
+      const one = given[0] ?? new Decimal(NaN);
       return {
         sqrt: () => one.sqrt(),
         log: () => one.log(10),
@@ -46,15 +46,15 @@ function at(node: Expression, values: Readonly<Record<string, Exact>>): Exact {
         sin: () => one.sin(),
         cos: () => one.cos(),
         abs: () => one.abs(),
-        mean: () => given.reduce((sum, value) => sum.plus(value), new Exact(0)).div(given.length),
+        mean: () => given.reduce((sum, value) => sum.plus(value), new Decimal(0)).div(given.length),
       }[node.name]();
     }
   }
 }
 
-const little = new Exact('1e-20');
-const slope = (node: Expression, values: Readonly<Record<string, Exact>>, name: string): number => {
-  const moved = (by: Exact) => at(node, { ...values, [name]: (values[name] ?? new Exact(0)).plus(by) });
+const little = new Decimal('1e-20');
+const slope = (node: Expression, values: Readonly<Record<string, Decimal>>, name: string): number => {
+  const moved = (by: Decimal) => at(node, { ...values, [name]: (values[name] ?? new Decimal(0)).plus(by) });
   return moved(little).minus(moved(little.neg())).div(little.times(2)).toNumber();
 };
 
@@ -67,7 +67,7 @@ function compare(formula: string, numbers: Readonly<Record<string, number>>): vo
   const node = parseExpression(formula);
   const term = termOf(node, (name) => (numbers[name] === undefined ? undefined : { kind: 'input', name }));
   const names = inputsOf(term);
-  const values = Object.fromEntries(names.map((name) => [name, new Exact(numbers[name] ?? NaN)]));
+  const values = Object.fromEntries(names.map((name) => [name, new Decimal(numbers[name] ?? NaN)]));
   const inputs = names.map((name, nth): Input => {
     const size = Math.abs(numbers[name] ?? 0) * 0.003 + 0.001 * (nth + 1);
     const own: Component = { source: name, kind: 'reading', size };

@@ -1,5 +1,5 @@
 import type { Answer } from '../conventions';
-import type { Exact } from '../figures';
+import type { Decimal } from '../figures';
 import { leadingPlace, roundToFigures, roundToPlace, writeAtPlace, type Rounding } from '../figures';
 
 /** A value and its uncertainty as they are written: both to the same place. */
@@ -21,7 +21,7 @@ export interface PlusMinus {
  * @throws RangeError unless the uncertainty is positive.
  */
 export function uncertaintyPlace(
-  uncertainty: Exact,
+  uncertainty: Decimal,
   digits: Answer<'uncertaintyDigits'>,
   rounding: Rounding = 'half-away',
 ): number {
@@ -33,19 +33,19 @@ export function uncertaintyPlace(
   return beginsWithOne(one) ? leadingPlace(one) - 1 : leadingPlace(one);
 }
 
-const beginsWithOne = (value: Exact): boolean => value.toExponential().startsWith('1');
+const beginsWithOne = (value: Decimal): boolean => value.toExponential().startsWith('1');
 
 /** Writes value ± uncertainty by convention. @throws RangeError unless the uncertainty is positive. */
 export function writePlusMinus(
-  value: Exact,
-  uncertainty: Exact,
+  value: Decimal,
+  uncertainty: Decimal,
   unit: string,
   digits: Answer<'uncertaintyDigits'>,
   rounding: Rounding = 'half-away',
 ): PlusMinus {
   const place = uncertaintyPlace(uncertainty, digits, rounding);
   // To the left of the units both are written as plain whole numbers: the ± says which digits are certain.
-  const write = (number: Exact) =>
+  const write = (number: Decimal) =>
     place > 0 ? roundToPlace(number, place, rounding).toFixed(0) : writeAtPlace(number, place, rounding);
   const [written, spread] = [write(value), write(uncertainty)];
   return {

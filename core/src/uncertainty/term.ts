@@ -1,4 +1,4 @@
-import { Exact, ExpressionProblem, type Expression, type FunctionName } from '../figures';
+import { Decimal, ExpressionProblem, type Expression, type FunctionName } from '../figures';
 import type { UnitProduct } from '../units';
 import { constant, dualFunctions, minus, over, plus, power, times, type Dual } from './dual';
 
@@ -18,7 +18,7 @@ export type Term =
 /** How many SI base units one of a unit is. */
 export const inBase = (unit: UnitProduct): number =>
   unit
-    .reduce((factor, { unit: { inBase: one }, power: own }) => factor.times(one.pow(own)), new Exact(1))
+    .reduce((factor, { unit: { inBase: one }, power: own }) => factor.times(one.pow(own)), new Decimal(1))
     .toNumber();
 
 /** An expression as a term. @param resolve what a name stands for. @throws ExpressionProblem for a name it does not know. */

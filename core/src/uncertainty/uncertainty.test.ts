@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Exact } from '../figures';
+import { Decimal } from '../figures';
 import { constant, minus, over, plus, power, times } from './dual';
 import { propagate, quadrature, worstCase, type Input } from './propagate';
 import { uncertaintyPlace, writePlusMinus } from './report';
@@ -83,11 +83,11 @@ describe('writePlusMinus', () => {
     ['1234', '56', 'one', '(1230 ± 60) g'],
     ['9.996', '0.04', 'one', '(10.00 ± 0.04) g'],
   ] as const)('%s and %s with %s: %s', (value, uncertainty, digits, text) => {
-    expect(writePlusMinus(new Exact(value), new Exact(uncertainty), 'g', digits).text).toBe(text);
+    expect(writePlusMinus(new Decimal(value), new Decimal(uncertainty), 'g', digits).text).toBe(text);
   });
 
   it('has no uncertainty of zero and no relative one of a zero', () => {
-    expect(() => uncertaintyPlace(new Exact(0), 'one')).toThrow(RangeError);
-    expect(writePlusMinus(new Exact(0), new Exact('0.1'), 'g', 'one').relativePercent).toBeNull();
+    expect(() => uncertaintyPlace(new Decimal(0), 'one')).toThrow(RangeError);
+    expect(writePlusMinus(new Decimal(0), new Decimal('0.1'), 'g', 'one').relativePercent).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { Exact } from '../figures/exact';
+import { Decimal } from '../decimal/decimal';
 import { findUnit, unitNamed, type Dimension, type Unit } from './units';
 
 /** A product of powers of simple units, such as g·cm⁻³; empty for a pure number. */
@@ -50,11 +50,11 @@ export const sameDimension = (a: UnitProduct, b: UnitProduct): boolean =>
   dimensionOf(a).every((power, at) => Math.abs(power - (dimensionOf(b)[at] ?? 0)) < 1e-9);
 
 /** How many SI base units one of a product is, exactly. */
-const inBase = (product: UnitProduct): Exact =>
-  product.reduce((factor, { unit, power }) => factor.times(unit.inBase.pow(power)), new Exact(1));
+const inBase = (product: UnitProduct): Decimal =>
+  product.reduce((factor, { unit, power }) => factor.times(unit.inBase.pow(power)), new Decimal(1));
 
 /** How many `to` one `from` is. @throws RangeError for products of different dimensions. */
-export function productFactor(from: UnitProduct, to: UnitProduct): Exact {
+export function productFactor(from: UnitProduct, to: UnitProduct): Decimal {
   if (!sameDimension(from, to))
     throw new RangeError(`${writeProduct(from)} and ${writeProduct(to)} do not measure the same.`);
   return inBase(from).div(inBase(to));
@@ -78,8 +78,8 @@ export const factorFigures = (from: UnitProduct, to: UnitProduct): number => {
 export function multiplied(
   a: UnitProduct,
   b: UnitProduct,
-): { readonly product: UnitProduct; readonly factor: Exact } {
-  let factor = new Exact(1);
+): { readonly product: UnitProduct; readonly factor: Decimal } {
+  let factor = new Decimal(1);
   const powers = new Map<Unit, number>(a.map(({ unit, power }) => [unit, power]));
   for (const { unit, power } of b) {
     const kin = kinOf(unit, power, powers);

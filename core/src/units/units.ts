@@ -1,4 +1,4 @@
-import { Exact } from '../figures/exact';
+import { Decimal } from '../decimal/decimal';
 
 /** Exponents of length, mass, temperature and time. */
 export type Dimension = readonly [length: number, mass: number, temperature: number, time: number];
@@ -10,7 +10,7 @@ export interface Unit {
   readonly quantity: string;
   readonly dimension: Dimension;
   /** How many SI base units (m, kg, K, s and their products) one of this is, exactly. */
-  readonly inBase: Exact;
+  readonly inBase: Decimal;
   /** Spellings that are understood but not standard. */
   readonly spellings: readonly string[];
   /** Figures of its factor where that is rounded, and so limits what is converted with it. */
@@ -24,7 +24,7 @@ const row = (
   dimension: Dimension,
   inBase: string,
   ...spellings: string[]
-): Unit => ({ symbol, name, quantity, dimension, inBase: new Exact(inBase), spellings });
+): Unit => ({ symbol, name, quantity, dimension, inBase: new Decimal(inBase), spellings });
 
 /** A unit whose factor is given to so many figures. */
 const rounded = (roundedFigures: number, unit: Unit): Unit => ({ ...unit, roundedFigures });
@@ -97,7 +97,7 @@ export const sameQuantity = (a: Unit, b: Unit): boolean =>
   a.dimension.every((power, at) => power === b.dimension[at]);
 
 /** How many `to` one `from` is, for units of one quantity without an offset. @throws RangeError otherwise. */
-export function conversionFactor(from: Unit, to: Unit): Exact {
+export function conversionFactor(from: Unit, to: Unit): Decimal {
   if (!sameQuantity(from, to)) {
     throw new RangeError(`${from.symbol} measures ${from.quantity}, ${to.symbol} measures ${to.quantity}.`);
   }
@@ -105,7 +105,7 @@ export function conversionFactor(from: Unit, to: Unit): Exact {
 }
 
 /** How many `to` one `from` is, as texts; null where they are not units of one quantity. */
-export function unitFactor(from: string, to: string): Exact | null {
+export function unitFactor(from: string, to: string): Decimal | null {
   const [a, b] = [findUnit(from)?.unit, findUnit(to)?.unit];
   return a && b && sameQuantity(a, b) ? conversionFactor(a, b) : null;
 }

@@ -3,40 +3,21 @@ import {
   checkParts,
   checkReading,
   expectReading,
-  instrumentOf,
   modelOf,
   NotReady,
   parseNumber,
   partsAsked,
-  readingOf,
-  readWith,
   unitFactor,
-  type Conventions,
   type Instrument,
   type Setting,
   type Verdict,
 } from '@green-beam/core';
-import type { AttemptRow, PracticeSettingRow } from '../database/models';
+import type { AttemptRow } from '../database/models';
 import { Problem } from '../http/problem';
-import type { Kept } from '../kept/kept';
+import type { Station } from '../kept/station';
 
 /** Tries at one setting before the answer is told. */
 export const triesAllowed = 3;
-
-/** A stored setting with what it is judged by: the version of the conventions that it was given under. */
-export interface Station {
-  readonly row: PracticeSettingRow;
-  readonly instrument: Instrument;
-  readonly conventions: Conventions;
-  /** The setting as the class takes it. */
-  readonly setting: Setting;
-}
-
-export async function stationOf(kept: Kept, row: PracticeSettingRow): Promise<Station> {
-  const conventions = await kept.conventions(row.conventionsId);
-  const instrument = readWith(instrumentOf(row.kind), row.setting);
-  return { row, instrument, conventions, setting: readingOf(instrument, row.setting, conventions).setting };
-}
 
 /** What is to be said of a try at it. @throws Problem for hands that cannot be. */
 export function judge(station: Station, attempt: NewAttempt): Verdict {

@@ -1,6 +1,6 @@
 import { askedWords, newAttempt, newSetting, paths, whichInstrument } from '@green-beam/contract';
 import type { Router } from 'express';
-import { route, type Named } from '../http/route';
+import { route, type Named } from '../access/route';
 import type { Services } from '../services';
 import {
   benchFor,

@@ -24,20 +24,10 @@ import {
 import { QueryTypes } from 'sequelize';
 import type { AttemptRow, PracticeSettingRow } from '../database/models';
 import { Problem } from '../http/problem';
+import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
-import {
-  answerTo,
-  closed,
-  handled,
-  judge,
-  measuredBy,
-  orNotValid,
-  partsOf,
-  stationOf,
-  triesAllowed,
-  type Station,
-} from './judging';
+import type { Caller } from '../access/caller';
+import { answerTo, closed, handled, judge, measuredBy, orNotValid, partsOf, triesAllowed } from './judging';
 import { benchOf } from './tries';
 
 export { orNotValid } from './judging';

@@ -1,4 +1,4 @@
-import { instruments, partSkills, suggest } from '@green-beam/core';
+import { instruments, partMastery, suggest } from '@green-beam/core';
 import type { BenchAnswer } from '@green-beam/contract';
 import type { Practice } from '../kept/practices';
 
@@ -13,7 +13,7 @@ export function benchOf({ tries, marks }: Practice): BenchAnswer {
             name,
             models: models.map((model) => ({ id: model.id, name: model.name })),
             skill: of.skill,
-            parts: partSkills(kind, tries),
+            parts: partMastery(kind, tries),
             mark: of.mark,
           },
         ]

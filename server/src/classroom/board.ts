@@ -3,8 +3,8 @@ import { instruments } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Fault, Practice } from '../kept/practices';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
-import { staffRoleIn } from './membership';
+import type { Caller } from '../access/caller';
+import { staffRoleIn } from '../access/membership';
 
 interface StudentRow {
   readonly id: string;

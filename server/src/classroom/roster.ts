@@ -7,7 +7,7 @@ import { Problem } from '../http/problem';
 import { setAtFirst } from '../logbook/investigations';
 import type { Services } from '../services';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
-import type { Caller } from '../session/caller';
+import type { Caller } from '../access/caller';
 import { className, endSessions, studentAccount } from '../session/service';
 
 /** A new class with the caller as its owner, the standard conventions and a first investigation. */

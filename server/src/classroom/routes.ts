@@ -1,10 +1,10 @@
 import { isId, newClass, newSlips, newStudents, paths, studentChange } from '@green-beam/contract';
 import type { Request, Router } from 'express';
 import { Problem } from '../http/problem';
-import { route } from '../http/route';
+import { route } from '../access/route';
 import type { Services } from '../services';
 import { boardFor } from './board';
-import { managerOwns, staffOwns } from './membership';
+import { managerOwns, staffOwns } from '../access/membership';
 import { addStudents, allowSpoken, createClass, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {

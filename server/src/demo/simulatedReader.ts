@@ -1,6 +1,7 @@
 import {
+  type InstrumentKind,
   checkReading,
-  Exact,
+  Decimal,
   instrumentOf,
   makeSetting,
   predictAlone,
@@ -23,7 +24,7 @@ export interface SimulatedTry {
 }
 
 export interface SimulatedReading {
-  readonly kind: string;
+  readonly kind: InstrumentKind;
   readonly model: string;
   readonly seed: number;
   readonly setting: Setting;
@@ -63,11 +64,11 @@ function honest(reading: Reading, random: Random): string {
 function slipOf({ habits }: Reader, reading: Reading, random: Random): string | null {
   const predictions = predictAlone(reading);
   const habitual = predictions.filter(({ faults }) => faults.some(({ code }) => habits.includes(code)));
-  const right = new Exact(written(reading, reading.instrument.indication(reading.setting)));
+  const right = new Decimal(written(reading, reading.instrument.indication(reading.setting)));
   const { decimals } = reading.step;
   if (habitual.length > 0) return written(reading, random.pick(habitual).value);
   if (decimals > 0 && habits.some((habit) => habit.startsWith('dropped')))
-    return right.toFixed(decimals - 1, Exact.ROUND_DOWN);
+    return right.toFixed(decimals - 1, Decimal.ROUND_DOWN);
   if (habits.includes('extra-digit')) return `${right.toFixed(decimals)}${random.whole(1, 9)}`;
   return predictions.length > 0 && random.chance(strayFault)
     ? written(reading, random.pick(predictions).value)
@@ -75,4 +76,4 @@ function slipOf({ habits }: Reader, reading: Reading, random: Random): string | 
 }
 
 const divisionsOff = (instrument: Instrument, setting: Setting, text: string, division: string): number =>
-  Number(new Exact(text).minus(instrument.indication(setting)).div(division).toFixed(3));
+  Number(new Decimal(text).minus(instrument.indication(setting)).div(division).toFixed(3));

@@ -1,6 +1,6 @@
 import { paths } from '@green-beam/contract';
 import type { Router } from 'express';
-import { route } from '../http/route';
+import { route } from '../access/route';
 import { takeReading } from '../logbook/entries';
 import type { Services } from '../services';
 

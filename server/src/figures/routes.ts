@@ -1,6 +1,6 @@
 import { newCalculation, newDrill, newDrillAttempt, paths } from '@green-beam/contract';
 import type { Router } from 'express';
-import { route, type Named } from '../http/route';
+import { route, type Named } from '../access/route';
 import { readable } from '../logbook/service';
 import type { Services } from '../services';
 import {

@@ -9,13 +9,14 @@ import type {
   NewDrillAttempt,
 } from '@green-beam/contract';
 import {
-  checkDrill,
+  judgeWorked,
   drillOf,
   drills,
   evaluate,
   ExpressionProblem,
   makeItem,
-  skillOf,
+  missingSkill,
+  masteryOf,
   writeQuantity,
   type Conventions,
   type DrillItem,
@@ -25,9 +26,10 @@ import { QueryTypes, UniqueConstraintError } from 'sequelize';
 import { orNotValid, triesAllowed } from '../bench/judging';
 import type { DrillAttemptRow, DrillItemRow } from '../database/models';
 import { Problem } from '../http/problem';
-import { conventionsOfBook, mayWrite, type OpenBook } from '../logbook/service';
+import type { OpenBook } from '../kept/keptRows';
+import { conventionsOfBook, mayWrite } from '../logbook/service';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
+import type { Caller } from '../access/caller';
 
 /** The conventions that the caller's own work follows. */
 export async function conventionsOf({ kept }: Services, who: Caller): Promise<ConventionsAnswer> {
@@ -38,7 +40,7 @@ export async function conventionsOf({ kept }: Services, who: Caller): Promise<Co
 export async function drillsFor(services: Services, who: Caller): Promise<DrillsAnswer> {
   const tries = await firstTries(services, who);
   return {
-    drills: drills.map(({ kind, name, about }) => ({ kind, name, about, skill: skillOf(kind, tries) })),
+    drills: drills.map(({ kind, name, about }) => ({ kind, name, about, skill: masteryOf(kind, tries) })),
   };
 }
 
@@ -70,7 +72,7 @@ export async function layOutDrill(
 
 /** Difficulty follows evidence: plain items first, longer ones once these are steady. */
 function levelFor(kind: string, tries: readonly FirstTry[]): number {
-  const { state, tries: count } = skillOf(kind, tries);
+  const { state, tries: count } = masteryOf(kind, tries);
   if (state === 'steady') return 2;
   return count >= 3 && tries.find((attempt) => attempt.kind === kind)?.right === true ? 1 : 0;
 }
@@ -104,7 +106,7 @@ export async function answerDrill(
   const repeated = before.find((attempt) => attempt.id === id);
   if (repeated) return answerTo(item, repeated, before);
   if (closed(before)) throw new Problem('setting-closed');
-  const verdict = checkDrill(item, text, unit, conventions);
+  const verdict = judgeWorked(item, text, unit, conventions);
   if (verdict.outcome === 'unreadable')
     return { id, text, unit, verdict, triesLeft: triesAllowed - before.length, solution: null };
   try {
@@ -203,10 +205,12 @@ async function firstTries({ database }: Services, { id }: Caller): Promise<First
   return rows.map(({ kind, verdict }) => ({
     kind,
     right: verdict.outcome === 'right',
-    codes:
-      verdict.outcome === 'wrong' && verdict.causes.length === 1
-        ? verdict.causes.map(({ code }) => code)
-        : [],
+    codes: onlyCause(verdict).map(({ code }) => code),
+    missing: onlyCause(verdict).map((cause) => missingSkill(kind, cause)),
     divisionsOff: null,
   }));
 }
+
+/** The cause of a verdict, where there is but one. */
+const onlyCause = (verdict: DrillAttemptRow['verdict']) =>
+  verdict.outcome === 'wrong' && verdict.causes.length === 1 ? verdict.causes : [];

@@ -3,8 +3,8 @@ import { besides, OutcomeReckoner, tableOf, type Conventions, type Entry } from 
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
-import { asEntry, type EntryRow } from '../logbook/entryRow';
-import type { KeptInvestigation } from './kept';
+import { asEntry, type EntryRow } from './entryRow';
+import type { KeptInvestigation } from './keptRows';
 
 /** A logbook, who writes in it and how far it has come, as a list of them shows it. */
 export interface BookLine {

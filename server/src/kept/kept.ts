@@ -1,19 +1,11 @@
-import { presetNamed, type Conventions, type Investigation } from '@green-beam/core';
+import { presetNamed, type Conventions } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
-import type { Station } from '../bench/judging';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
-import type { OpenBook } from '../logbook/service';
 import { Books } from './books';
+import type { KeptInvestigation, OpenBook } from './keptRows';
+import type { Station } from './station';
 import { Practices } from './practices';
-
-export interface KeptInvestigation {
-  readonly id: string;
-  readonly classId: string;
-  readonly familyId: string;
-  readonly version: number;
-  readonly body: Investigation;
-}
 
 /**
  * What this process keeps of the database, so that it is not read and reckoned again at every call: rows that never change, and
@@ -22,6 +14,8 @@ export interface KeptInvestigation {
 export interface Kept {
   /** @param id null for the standard preset, which who belongs to no class goes by. @throws Problem */
   conventions(id: string | null): Promise<Conventions>;
+  /** The newest version of a class's conventions. @throws Problem for a class that has none. */
+  conventionsInForce(classId: string): Promise<{ readonly id: string; readonly body: Conventions }>;
   /** @throws Problem for one that there is not. */
   investigation(id: string): Promise<KeptInvestigation>;
   /** Settings on the bench: what was laid out stays as it is. */
@@ -43,6 +37,15 @@ export function createKept(database: Database): Kept {
       if (!known) throw new Problem('not-found', 'This class has no conventions.');
       conventions.set(id, known);
       return known;
+    },
+    conventionsInForce: async (classId) => {
+      const row = await models.classConventions.findOne({
+        attributes: ['id'],
+        where: { classId },
+        order: [['version', 'desc']],
+      });
+      if (!row) throw new Problem('not-found', 'This class has no conventions.');
+      return { id: row.id, body: await kept.conventions(row.id) };
     },
     investigation: async (id) => {
       const known = investigations.get(id) ?? (await models.investigations.findByPk(id));

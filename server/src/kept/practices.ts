@@ -1,5 +1,13 @@
 import type { BoardReading } from '@green-beam/contract';
-import { instruments, readersMark, skillOf, type FirstTry, type Verdict } from '@green-beam/core';
+import {
+  instruments,
+  masteryOf,
+  missingSkill,
+  readersMark,
+  type Cause,
+  type FirstTry,
+  type Verdict,
+} from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
@@ -16,14 +24,14 @@ export interface Fault {
 
 type Marks = ReadonlyMap<
   string,
-  { readonly skill: ReturnType<typeof skillOf>; readonly mark: ReturnType<typeof readersMark> }
+  { readonly skill: ReturnType<typeof masteryOf>; readonly mark: ReturnType<typeof readersMark> }
 >;
 
 /** What one person's readings on the bench amount to. */
 export interface Practice {
   /** First tries, newest first, as many of each kind as count for anything. */
   readonly tries: readonly FirstTry[];
-  /** Skill and mark with every instrument. */
+  /** Mastery and mark with every instrument. */
   readonly marks: Marks;
   readonly latest: readonly BoardReading[];
   readonly faults: readonly Fault[];
@@ -53,7 +61,7 @@ const overlapMs = 60_000;
 const rememberedMs = 10 * overlapMs;
 
 const unseen: Marks = new Map(
-  instruments.map(({ kind }) => [kind, { skill: skillOf(kind, []), mark: null }]),
+  instruments.map(({ kind }) => [kind, { skill: masteryOf(kind, []), mark: null }]),
 );
 
 class Fold implements Practice {
@@ -93,7 +101,7 @@ class Fold implements Practice {
     if (kinds.size > 0) this.#tries = undefined;
     for (const kind of kinds) {
       const own = this.#byKind.get(kind) ?? [];
-      this.#marks.set(kind, { skill: skillOf(kind, own), mark: readersMark(kind, own) });
+      this.#marks.set(kind, { skill: masteryOf(kind, own), mark: readersMark(kind, own) });
     }
     for (const [id, at] of this.#folded) if (at < this.lastAt - rememberedMs) this.#folded.delete(id);
     const recent = this.lastAt - twoDaysMs;
@@ -109,10 +117,16 @@ class Fold implements Practice {
       0,
       latestShown,
     );
-    const codes = codesOf(verdict);
     if (ordinal === 1) {
       const own = this.#byKind.get(kind) ?? [];
-      own.unshift({ kind, right: verdict.outcome === 'right', codes, divisionsOff });
+      const causes = onlyCauses(verdict);
+      own.unshift({
+        kind,
+        right: verdict.outcome === 'right',
+        codes: causes.map(({ code }) => code),
+        missing: causes.map((cause) => missingSkill(kind, cause)),
+        divisionsOff,
+      });
       if (own.length > triesPerKind) own.pop();
       this.#byKind.set(kind, own);
     }
@@ -122,10 +136,10 @@ class Fold implements Practice {
   }
 }
 
-/** The codes of a verdict's only explanation; none where several could not be told apart. */
-export function codesOf(verdict: Verdict): string[] {
+/** The causes of a verdict's only explanation; none where several could not be told apart. */
+function onlyCauses(verdict: Verdict): readonly Cause[] {
   if (verdict.outcome !== 'wrong') return [];
-  return verdict.explanations.length === 1 ? (verdict.explanations[0]?.map(({ code }) => code) ?? []) : [];
+  return verdict.explanations.length === 1 ? (verdict.explanations[0] ?? []) : [];
 }
 
 const boardReading = ({

@@ -3,10 +3,11 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
+import type { Caller } from '../access/caller';
 import { checkEntry, readWhatTheyName, sameNumber, tagOf, type NamedByEntries } from './checkEntry';
-import { asEntry, entryColumns, type EntryRow } from './entryRow';
-import { mayWrite, type OpenBook } from './service';
+import { asEntry, entryColumns, type EntryRow } from '../kept/entryRow';
+import type { OpenBook } from '../kept/keptRows';
+import { mayWrite } from './service';
 
 /**
  * Adds entries in their order, all or none. Nothing is overwritten: an entry that strikes another names it and says why. Sent

@@ -8,7 +8,7 @@ import { boltPin, readyMade, shackleRing, type Investigation } from '@green-beam
 import { UniqueConstraintError } from 'sequelize';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
+import type { Caller } from '../access/caller';
 
 /** What a new class begins with. */
 export const setAtFirst: readonly Investigation[] = [boltPin, shackleRing];

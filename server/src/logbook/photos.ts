@@ -6,8 +6,9 @@ import { QueryTypes, UniqueConstraintError } from 'sequelize';
 import { moreTime } from '../http/deadline';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
-import { mayWrite, type OpenBook } from './service';
+import type { Caller } from '../access/caller';
+import type { OpenBook } from '../kept/keptRows';
+import { mayWrite } from './service';
 
 /**
  * Keeps a photograph as it comes in, and stops reading where it is too large. The same id again is harmless. A logbook holds

@@ -10,9 +10,9 @@ import {
 import type { Request, Router } from 'express';
 import { Problem } from '../http/problem';
 import { setImmediate } from 'node:timers/promises';
-import { route, validated, type Named } from '../http/route';
+import { route, validated, type Named } from '../access/route';
 import type { Services } from '../services';
-import { managerOwns, staffOwns } from '../classroom/membership';
+import { managerOwns, staffOwns } from '../access/membership';
 import { addEntries } from './entries';
 import { changeInvestigation, investigationsOf, keepInvestigation } from './investigations';
 import { addPhoto, sendPhoto } from './photos';

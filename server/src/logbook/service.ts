@@ -8,23 +8,13 @@ import type {
 import type { Conventions } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { conventionsOfClass } from '../classroom/conventions';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
 import { headOf } from '../kept/books';
-import type { KeptInvestigation } from '../kept/kept';
+import type { KeptInvestigation, OpenBook } from '../kept/keptRows';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
-import { asEntry, entryColumns, type EntryRow } from './entryRow';
-
-/** A logbook that the caller may read: where it belongs and who writes in it. */
-export interface OpenBook {
-  readonly id: string;
-  readonly conventionsId: string;
-  readonly investigation: KeptInvestigation;
-  /** By name. */
-  readonly members: readonly { readonly id: string; readonly name: string }[];
-}
+import type { Caller } from '../access/caller';
+import { asEntry, entryColumns, type EntryRow } from '../kept/entryRow';
 
 /** A student's investigations, each with their own logbook if it was opened: the version they opened, else the newest that is set. */
 export async function logbooksFor({ database, kept }: Services, who: Caller): Promise<LogbooksAnswer> {
@@ -71,7 +61,7 @@ export async function openLogbook(
 ): Promise<{ readonly logbookId: string }> {
   const { database } = services;
   const investigationId = investigation.id;
-  const conventions = await conventionsOfClass(services, investigation.classId);
+  const conventions = await services.kept.conventionsInForce(investigation.classId);
   const groupMates = await benchMates(database, who, investigation.classId);
   const logbookId = await database.sequelize.transaction(async (transaction) => {
     // One at a time per investigation, so that two bench mates who open it at once get the same book.

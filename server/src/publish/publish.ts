@@ -3,27 +3,10 @@ import { randomUUID } from 'node:crypto';
 import type { Logger } from 'pino';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
+import type { Change } from './change';
 import { notifyStatement, openChannel } from './channel';
-import type { Callers } from '../session/callers';
+import type { Callers } from '../access/callers';
 import { Streams } from './streams';
-
-/** A change, as it goes from process to process. */
-export type Change =
-  /** Students of a class have something new on the board. */
-  | { readonly kind: 'board'; readonly classId: string; readonly students: readonly string[] }
-  | {
-      readonly kind: 'logbook';
-      readonly logbookId: string;
-      readonly classId: string;
-      /** Who writes in it. */
-      readonly members: readonly string[];
-      readonly arrived: ArrivedEntries | null;
-      /** The session that it came through, which has it already. */
-      readonly by: string;
-    }
-  | { readonly kind: 'show' | 'answers'; readonly classId: string }
-  /** Something about these people's sessions or classes is other than before. */
-  | { readonly kind: 'people'; readonly people: readonly string[] };
 
 /** Tells open pages what changed, through whichever process they are open. */
 export interface Publish {

@@ -1,9 +1,9 @@
 import type { LiveEvent } from '@green-beam/contract';
 import type { Response } from 'express';
 import { Problem } from '../http/problem';
-import type { Caller } from '../session/caller';
-import type { Callers } from '../session/callers';
-import type { Change } from './publish';
+import type { Caller } from '../access/caller';
+import type { Callers } from '../access/callers';
+import type { Change } from './change';
 
 /** Devices and browsers on which one person may have Green Beam open at once; each has one stream, however many tabs. */
 export const streamsPerPerson = 6;

@@ -9,9 +9,9 @@ import {
 import type { Request, Response, Router } from 'express';
 import { randomUUID } from 'node:crypto';
 import type { Services } from '../services';
-import { route } from '../http/route';
+import { route } from '../access/route';
 import type { PersonRow } from '../database/models';
-import { sessionLimits, whoOf, type Caller } from './caller';
+import { sessionLimits, whoOf, type Caller } from '../access/caller';
 import { changePassword, endSessions, signInStudent, signInTeacher } from './service';
 import { hashOf } from './store';
 

@@ -3,7 +3,7 @@ import { Op } from 'sequelize';
 import type { ClassRow, PersonRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import type { Caller } from './caller';
+import type { Caller } from '../access/caller';
 import { hashSecret, nameKey, plainPassphrase, verifySecret } from './passphrase';
 
 /** Signs a teacher in by name or address and password; gives who it is. @throws Problem */

@@ -3,8 +3,8 @@ import { createHash } from 'node:crypto';
 import { isUnreachable } from '../http/answerProblems';
 import { Problem } from '../http/problem';
 import type { Database } from '../database/models';
-import type { Caller } from './caller';
-import type { Callers } from './callers';
+import type { Caller } from '../access/caller';
+import type { Callers } from '../access/callers';
 
 declare module 'express-session' {
   interface SessionData {

@@ -1,7 +1,7 @@
 import { newShow, newStationShow, paths, takeShow as takeShowBody } from '@green-beam/contract';
 import type { Router } from 'express';
-import { managerOwns, staffOwns } from '../classroom/membership';
-import { route } from '../http/route';
+import { managerOwns, staffOwns } from '../access/membership';
+import { route } from '../access/route';
 import type { Services } from '../services';
 import { endShow, ofShowsClass, showDrawn, showFor, showStation, staffShowFor, takeShow } from './service';
 

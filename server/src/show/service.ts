@@ -7,7 +7,7 @@ import type {
   StaffShowAnswer,
 } from '@green-beam/contract';
 import {
-  Exact,
+  Decimal,
   expectReading,
   instrumentOf,
   isStation,
@@ -25,8 +25,7 @@ import { layOutSetting } from '../bench/service';
 import type { ShowRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-import type { Caller } from '../session/caller';
-import { conventionsOfClass } from '../classroom/conventions';
+import type { Caller } from '../access/caller';
 
 /** Shows a drawn setting to a class, in place of what was shown before. @throws Problem */
 export function showDrawn(
@@ -40,7 +39,7 @@ export function showDrawn(
   const text = wanted.indicates ?? null;
   const indicates = text === null ? undefined : orNotValid(() => onScale(text, model));
   return show(services, who, classId, wanted.id, async () => {
-    const { body } = await conventionsOfClass(services, classId);
+    const { body } = await services.kept.conventionsInForce(classId);
     return sampleShow(instrument, model, body, services.seed(), indicates);
   });
 }
@@ -60,7 +59,8 @@ export function showStation(
     return parsed.number.value.toString();
   };
   const off = number(tolerance, 'tolerance');
-  if (new Exact(off).isNegative()) throw new Problem('not-valid', 'The tolerance is written without a sign.');
+  if (new Decimal(off).isNegative())
+    throw new Problem('not-valid', 'The tolerance is written without a sign.');
   const setting = {
     kind: instrument.kind,
     model: make.id,
@@ -123,7 +123,7 @@ export async function showFor(services: Services, { classes: [first] }: Caller):
 export async function staffShowFor(services: Services, classId: string): Promise<StaffShowAnswer> {
   const row = await currentShow(services, classId);
   if (!row) return { show: null };
-  const { body: conventions } = await conventionsOfClass(services, classId);
+  const { body: conventions } = await services.kept.conventionsInForce(classId);
   const instrument = readWith(instrumentOf(row.kind), row.setting);
   const setting = instrument.under?.(row.setting, conventions) ?? row.setting;
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
@@ -221,5 +221,5 @@ function onScale(text: string, { lowest, highest, unit }: ReturnType<typeof mode
   const { value } = parsed.number;
   if (value.lt(lowest) || value.gt(highest))
     throw new RangeError(`${text.trim()} is off the scale: it goes from ${lowest} to ${highest} ${unit}.`);
-  return roundToStep(value, new Exact('1e-9')).toNumber();
+  return roundToStep(value, new Decimal('1e-9')).toNumber();
 }

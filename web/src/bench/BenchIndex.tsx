@@ -1,5 +1,5 @@
 import { paths, type BenchAnswer, type BenchInstrument } from '@green-beam/contract';
-import type { Mode, ReadingSkill } from '@green-beam/core';
+import type { Mode, Skill } from '@green-beam/core';
 import { ReadersMark } from '@green-beam/drawing';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -48,12 +48,13 @@ export function BenchIndex() {
   );
 }
 
-const partWords: Readonly<Record<ReadingSkill, string>> = {
+const partWords: Readonly<Record<Skill, string>> = {
   d: 'what a division is worth',
   digits: 'how many digits',
   place: 'where to read',
   'zero error': 'where it begins',
   unit: 'the unit',
+  working: 'working out',
   handling: 'handling',
 };
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { storage } from '../outbox/storage';
+import { storage } from '../browser/storage';
 import { useWho } from '../session/who';
 
 /** A right reading that was taken along from the bench, for a cell of a logbook. */

@@ -2,7 +2,7 @@ import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Loading, Page, Trouble } from '../ui/Notice';
-import { useBoard } from './board';
+import { useBoard } from '../answers/board';
 import { StudentRow } from './StudentRow';
 import { WorthFiveMinutes } from './WorthFiveMinutes';
 

@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
-import { useBoard } from './board';
+import { useBoard } from '../answers/board';
 import { Slips } from './Slips';
 
 /** Who is in the class; adding students; slips to hand out. */

@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
-import { apparatuses } from '../bench/apparatus/apparatus';
+import { apparatuses } from '../bench/apparatus/apparatuses';
 import { useBench } from '../bench/BenchIndex';
 import { RealStation } from '../bench/RealStation';
 import { Button } from '../ui/Button';

@@ -1,8 +1,8 @@
 import type { LiveEvent } from '@green-beam/contract';
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { patchBoard } from '../classroom/board';
-import { arrive, catchUp } from '../logbook/kept';
+import { patchBoard } from '../answers/board';
+import { arrive, catchUp } from '../answers/logbook';
 import { sessionKey } from '../session/who';
 import { listenTogether } from './stream';
 

@@ -3,7 +3,7 @@ import { Refused } from '../outbox/Refused';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { PageNav } from '../ui/PageNav';
 import { isHandedIn, useBook, useLogbook } from './book';
-import type { KeptLogbook } from './kept';
+import type { KeptLogbook } from '../answers/logbook';
 
 /** One investigation: what to do, what was read, what it amounts to. Its pages share the open book. */
 export function Logbook() {

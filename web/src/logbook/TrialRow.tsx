@@ -116,8 +116,14 @@ function DrawnRow({
             ? checkWorked(
                 cell.current.text,
                 column,
-                trial?.derived[column.key],
-                trial ? valuesOf(trial) : {},
+                {
+                  table,
+                  cell: trial?.derived[column.key],
+                  names: trial ? valuesOf(trial) : {},
+                  texts: Object.fromEntries(
+                    table.columns.map(({ key }, nth) => [key, cells[nth]?.current.text]),
+                  ),
+                },
                 sheet.conventions,
               )
             : null;

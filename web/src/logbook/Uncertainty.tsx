@@ -6,7 +6,7 @@ import {
   questions,
   waysOf,
   writePlusMinus,
-  Exact,
+  Decimal,
   type Conventions,
   type Result,
 } from '@green-beam/core';
@@ -114,7 +114,12 @@ function Ways({ book, result }: { readonly book: Book; readonly result: Result }
       if (way === 'figures-only') return { way, words, text: `${valueText} ${plan.unit}` };
       const size = tried(() => joined(repeatPart ?? 0, reckon(), conventions));
       if (size === null || size <= 0) return { way, words, text: '–' };
-      const { text } = writePlusMinus(value.value, new Exact(size), plan.unit, conventions.uncertaintyDigits);
+      const { text } = writePlusMinus(
+        value.value,
+        new Decimal(size),
+        plan.unit,
+        conventions.uncertaintyDigits,
+      );
       return { way, words, text };
     });
   }, [model, contributions, repeatPart, plan, value, valueText, conventions]);

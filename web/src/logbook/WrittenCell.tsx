@@ -1,4 +1,4 @@
-import { adviseOn, initials, unitOf, type Cell, type Column, type DrillVerdict } from '@green-beam/core';
+import { adviseOn, initials, unitOf, type Cell, type Column, type WorkedVerdict } from '@green-beam/core';
 import { useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -18,7 +18,7 @@ interface Props {
   readonly column: Column;
   readonly waits: boolean;
   /** What is said of a value that was worked by hand; null for a reading. */
-  readonly verdict: DrillVerdict | null;
+  readonly verdict: WorkedVerdict | null;
   readonly write: (writing: Writing) => Promise<void>;
 }
 

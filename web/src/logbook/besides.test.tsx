@@ -2,7 +2,7 @@ import { boltPin, evaporatingPan, oneDrop, type Investigation } from '@green-bea
 import { entry, rows } from '@green-beam/core/test/entry';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { parcelsOf } from '../outbox/database';
+import { parcelsOf } from '../browser/database';
 import { NodeBlob } from '../../test/files';
 import { openLogbook } from '../../test/logbook';
 import { refusal } from '../../test/page';

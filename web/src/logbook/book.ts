@@ -15,9 +15,9 @@ import { useDeferredValue, useMemo } from 'react';
 import { useOutletContext } from 'react-router';
 import { call } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
-import type { Parcel } from '../outbox/parcel';
+import type { Parcel } from '../browser/parcel';
 import { useWho } from '../session/who';
-import { keyOf, type KeptLogbook } from './kept';
+import { keyOf, type KeptLogbook } from '../answers/logbook';
 
 export const useLogbook = (id: string) =>
   useQuery({

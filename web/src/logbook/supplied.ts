@@ -1,4 +1,4 @@
-import { storage } from '../outbox/storage';
+import { storage } from '../browser/storage';
 
 const keyFor = (logbookId: string, table: string, trial: number): string =>
   `green-beam/supplied/${logbookId}/${table}/${trial}`;

@@ -2,12 +2,12 @@ import type { ArrivedEntries } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { call } from '../api';
-import { arrive, catchUp } from '../logbook/kept';
+import { arrive, catchUp } from '../answers/logbook';
 import { useWho } from '../session/who';
-import { parcelsOf } from './database';
+import { parcelsOf } from '../browser/database';
 import { Outbox } from './outbox';
-import type { Parcel } from './parcel';
-import { storage } from './storage';
+import type { Parcel } from '../browser/parcel';
+import { storage } from '../browser/storage';
 
 const Context = createContext<Outbox | null>(null);
 

@@ -1,6 +1,6 @@
 import { Button } from '../ui/Button';
 import { useOutbox } from './OutboxContext';
-import { wordsOf, type Parcel } from './parcel';
+import { wordsOf, type Parcel } from '../browser/parcel';
 
 /** One thing that the server refused, as its writer wrote it, with the reason and what can be done. */
 export function Refused({ parcel }: { readonly parcel: Parcel }) {

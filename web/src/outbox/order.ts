@@ -1,5 +1,5 @@
 import { ApiProblem } from '../api';
-import type { KeptParcel } from './parcel';
+import type { KeptParcel } from '../browser/parcel';
 
 /** So often in a row the server may stumble over a parcel before it steps aside, and for so long. */
 export const stumblesBefore = 3;

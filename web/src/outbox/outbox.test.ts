@@ -1,9 +1,9 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Locks } from '../../test/locks';
 import { ApiProblem, NoConnection } from '../api';
-import { parcelsOf } from './database';
+import { parcelsOf } from '../browser/database';
 import { NotKept, Outbox } from './outbox';
-import type { Parcel, ParcelStore } from './parcel';
+import type { Parcel, ParcelStore } from '../browser/parcel';
 import type { Send } from './sender';
 
 const parcel = (id: string, rest: object = {}): Parcel => ({

@@ -1,5 +1,5 @@
 import { isFinal } from './order';
-import type { KeptParcel, Parcel } from './parcel';
+import type { KeptParcel, Parcel } from '../browser/parcel';
 import { Sender, type Sending } from './sender';
 
 type Outcome = { readonly parcel: Parcel; readonly answer: unknown };

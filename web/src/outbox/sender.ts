@@ -1,5 +1,5 @@
 import { asideMs, isFinal, isStumble, mayGo, stumblesBefore, waitOf } from './order';
-import type { KeptParcel, Parcel, ParcelStore } from './parcel';
+import type { KeptParcel, Parcel, ParcelStore } from '../browser/parcel';
 
 export type Send = (parcel: Parcel) => Promise<unknown>;
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useWho } from '../session/who';
-import { storage } from './storage';
+import { storage } from '../browser/storage';
 
 export const notKeptWords =
   'This device’s storage is full: what you type is kept only while this page is open. Close other pages, or free some space.';

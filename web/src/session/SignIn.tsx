@@ -2,7 +2,7 @@ import { paths } from '@green-beam/contract';
 import { Tabs } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
-import { storage } from '../outbox/storage';
+import { storage } from '../browser/storage';
 import { Button } from '../ui/Button';
 import { CheckField } from '../ui/fields';
 import { Field } from './SignInFields';

@@ -1,6 +1,6 @@
 import type { SessionAnswer } from '@green-beam/contract';
-import { database } from '../outbox/database';
-import { sealOthers, unseal } from '../outbox/seal';
+import { database } from '../browser/database';
+import { sealOthers, unseal } from '../browser/seal';
 
 /** So long a device goes by what it knew of the session, while the server cannot be asked. */
 const hour = 3_600_000;

@@ -2,7 +2,7 @@ import { paths, type SessionAnswer, type Who } from '@green-beam/contract';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { call, NoConnection } from '../api';
-import { bringBackAnswers } from '../outbox/answers';
+import { bringBackAnswers } from '../browser/answers';
 import { lastSession, rememberSession } from './remembered';
 
 export const sessionKey = ['session'] as const;

@@ -1,38 +1,17 @@
 import clsx from 'clsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink } from 'react-router';
-import type { Parcel } from '../outbox/parcel';
+import type { Parcel } from '../browser/parcel';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { KeyList } from './KeyList';
+import { useSections } from './sections';
 import { SignOut } from './SignOut';
 import { useSectionKeys } from './useSectionKeys';
 
 const NotStored = lazy(async () => ({ default: (await import('./NotStored')).NotStored }));
 
 export type BeamState = { readonly tipped: false } | { readonly tipped: true; readonly sentence: string };
-
-export interface Section {
-  readonly to: string;
-  readonly name: string;
-  /** The letter after `g`. */
-  readonly letter: string;
-}
-
-/** The sections that hang on the beam, for a student or for a teacher. */
-export function useSections(): readonly Section[] {
-  const { role, classes } = useWho();
-  const today = { to: '/', name: 'Today', letter: 't' };
-  const bench = { to: '/bench', name: 'Bench', letter: 'b' };
-  const figures = { to: '/figures', name: 'Figures', letter: 'f' };
-  if (role === 'student') return [today, bench, figures, { to: '/logbook', name: 'Logbook', letter: 'l' }];
-  return [
-    today,
-    ...classes.slice(0, 1).map(({ id }) => ({ to: `/class/${id}`, name: 'Class', letter: 'c' })),
-    bench,
-    figures,
-  ];
-}
 
 /** A balance beam across the page. It lies level while everything is stored, and tips when something waits. */
 export function BeamHeader({

@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import { useSections } from './BeamHeader';
-import { isTyping } from './useSectionKeys';
+import { useSections } from './sections';
+import { isTyping } from '../ui/isTyping';
 
 /** The list of keys, opened with `?`. */
 export function KeyList() {

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import type { Parcel } from '../outbox/parcel';
+import type { Parcel } from '../browser/parcel';
 import { Refused } from '../outbox/Refused';
 import { Button } from '../ui/Button';
 

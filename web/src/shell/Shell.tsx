@@ -4,16 +4,16 @@ import { lazy, Suspense, useEffect, useEffectEvent, useLayoutEffect, useState } 
 import { Outlet, useNavigate } from 'react-router';
 import { onSessionEnded, speakFor } from '../api';
 import { useLive } from '../live/useLive';
-import { keepAnswers } from '../outbox/answers';
+import { keepAnswers } from '../browser/answers';
 import { OutboxProvider, useOutbox, useParcels } from '../outbox/OutboxContext';
-import { atHome, seal } from '../outbox/seal';
+import { atHome, seal } from '../browser/seal';
 import { hearTabs, tellTabs } from '../session/between';
 import { sessionKey, useSession, useWho, WhoContext, type Session } from '../session/who';
 import { Loading, Trouble } from '../ui/Notice';
 import { BeamHeader, type BeamState } from './BeamHeader';
 
 const SignIn = lazy(async () => ({ default: (await import('../session/SignIn')).SignIn }));
-const SessionEnded = lazy(async () => ({ default: (await import('../session/SessionEnded')).SessionEnded }));
+const SessionEnded = lazy(async () => ({ default: (await import('./SessionEnded')).SessionEnded }));
 const PutAside = lazy(async () => ({ default: (await import('../session/PutAside')).PutAside }));
 const FirstPassword = lazy(async () => ({
   default: (await import('../session/FirstPassword')).FirstPassword,

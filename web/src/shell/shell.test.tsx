@@ -8,7 +8,7 @@ import { describe, expect, it } from 'vitest';
 import { refusal, serve, student, teacher, type Answers } from '../../test/page';
 import { Stream } from '../../test/stream';
 import { call } from '../api';
-import { database, parcelsOf } from '../outbox/database';
+import { database, parcelsOf } from '../browser/database';
 import { Lost } from './Lost';
 import { Shell } from './Shell';
 

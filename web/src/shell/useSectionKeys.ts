@@ -1,11 +1,7 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
-import type { Section } from './BeamHeader';
-
-/** True while somebody types: single letters are then text. */
-export const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+import type { Section } from './sections';
+import { isTyping } from '../ui/isTyping';
 
 /** `g`, then a letter: go to a section. */
 export function useSectionKeys(sections: readonly Section[]): void {

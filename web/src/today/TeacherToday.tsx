@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
-import { useBoard } from '../classroom/board';
+import { useBoard } from '../answers/board';
 import { WorthFiveMinutes } from '../classroom/WorthFiveMinutes';
 import { sessionKey, useWho } from '../session/who';
 import { Button } from '../ui/Button';

@@ -1,4 +1,4 @@
-import type { Setting, Verdict } from '@green-beam/core';
+import type { InstrumentKind, Setting, Verdict } from '@green-beam/core';
 import { DataTypes } from 'sequelize';
 import { id, key, needed, type Define, type Row } from './table';
 
@@ -6,7 +6,7 @@ export interface PracticeSettingRow extends Row {
   id: string;
   personId: string;
   conventionsId: string | null;
-  kind: string;
+  kind: InstrumentKind;
   model: string;
   mode: 'read' | 'handle';
   seed: number;
@@ -36,7 +36,7 @@ export interface ShowRow extends Row {
   id: string;
   classId: string;
   personId: string;
-  kind: string;
+  kind: InstrumentKind;
   model: string;
   setting: Setting;
 }

@@ -1,4 +1,4 @@
-import type { DrillVerdict } from '@green-beam/core';
+import type { WorkedVerdict } from '@green-beam/core';
 import { DataTypes } from 'sequelize';
 import { id, needed, type Define, type Row } from './table';
 
@@ -18,7 +18,7 @@ export interface DrillAttemptRow extends Row {
   ordinal: number;
   text: string;
   unit: string;
-  verdict: DrillVerdict;
+  verdict: WorkedVerdict;
 }
 
 const { INTEGER, JSONB, TEXT, UUID } = DataTypes;

@@ -8,7 +8,7 @@ import {
   type PointerEvent,
   type ReactNode,
 } from 'react';
-import { isTyping } from '../../shell/useSectionKeys';
+import { isTyping } from '../../ui/isTyping';
 import { Button } from '../../ui/Button';
 import { inDrawing } from './handle';
 import { PointedAt } from './pointedAt';

@@ -4,8 +4,8 @@ import { useLayoutEffect, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
 import { useOutbox } from '../outbox/OutboxContext';
 import { Button } from '../ui/Button';
-import { Field } from './SignInFields';
-import { useSignIn } from './useSignIn';
+import { Field } from '../session/SignInFields';
+import { useSignIn } from '../session/useSignIn';
 
 /**
  * Says, wherever on the page one is, that the session has ended, and lets the same person go on without leaving it. The page

@@ -1,7 +1,7 @@
-import type { Conventions } from '../conventions';
-import { evaluate } from './evaluate';
-import { ExpressionProblem } from './expressionTree';
-import { writeQuantity } from './quantity';
+import type { Conventions } from './conventions';
+import { evaluate } from '../figures/evaluate';
+import { ExpressionProblem } from '../figures/expressionTree';
+import { writeQuantity } from '../figures/quantity';
 
 /** How other classes write the same result; null where they write it as this one does. */
 export interface Elsewhere {

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
-import { presetNamed } from '../conventions';
+import { presetNamed } from '.';
 import { writtenElsewhere } from './elsewhere';
-import { ExpressionProblem } from './expressionTree';
+import { ExpressionProblem } from '../figures/expressionTree';
 
 const own = { ...presetNamed('Chemistry bench'), rounding: 'half-away', roundWhen: 'end' } as const;
 

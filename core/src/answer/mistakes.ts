@@ -1,8 +1,27 @@
-import { Exact, leadingPlace, parseNumber, roundToPlace, tenTo, writeAtPlace } from '../figures';
-import { plain, type Mistake, type DrillItem } from './drill';
+import { parseNumber, roundToPlace, tenTo, writeAtPlace, type Decimal } from '../figures';
+import type { Skill } from './cause';
+import type { WorkedAnswer } from './workedAnswer';
+
+/** A wrong answer that a known mistake leads to. */
+export interface Mistake {
+  readonly code: string;
+  /** What it shows to be missing. */
+  readonly skill: Skill;
+  /** What went wrong, one sentence. */
+  readonly title: string;
+  /** What to do about it, without the answer. */
+  readonly look: string;
+  /** What it writes, without unit. */
+  readonly text: string;
+}
+
+/** With a sign that can be typed. */
+export const plain = (text: string): string => text.replaceAll('−', '-');
+
+type Worked = Pick<WorkedAnswer, 'value' | 'lastPlace' | 'text'>;
 
 /** Mistakes in written work that any item can have. Earlier ones are told before later ones. */
-export function commonMistakes(question: DrillItem): Mistake[] {
+export function commonMistakes(question: Worked): Mistake[] {
   const { value, lastPlace, text } = question;
   const place = lastPlace ?? -decimalsOf(text);
   const right = roundToPlace(value, place);
@@ -20,28 +39,30 @@ export function commonMistakes(question: DrillItem): Mistake[] {
 }
 
 const decimalsOf = (text: string): number => text.split('.')[1]?.length ?? 0;
-const write = (value: Exact, place: number): string => plain(writeAtPlace(value, place));
+const write = (value: Decimal, place: number): string => plain(writeAtPlace(value, place));
 
-const otherRounding = (value: Exact, place: number): Mistake[] => {
+const otherRounding = (value: Decimal, place: number): Mistake[] => {
   const [away, even] = (['half-away', 'half-even'] as const).map((rounding) =>
     plain(writeAtPlace(value, place, rounding)),
   );
   if (away === even) return [];
   return [away, even].map((text = '') => ({
     code: 'other-rounding',
+    skill: 'digits' as const,
     title: 'The tie was rounded the other way.',
     look: 'The part that is cut off is exactly a half. Look up how your class rounds a tie.',
     text,
   }));
 };
 
-const truncated = (value: Exact, place: number, right: Exact): Mistake[] => {
+const truncated = (value: Decimal, place: number, right: Decimal): Mistake[] => {
   const cut = value.div(tenTo(place)).trunc().times(tenTo(place));
   return cut.eq(right)
     ? []
     : [
         {
           code: 'truncated',
+          skill: 'digits' as const,
           title: 'The digits were cut off, not rounded.',
           look: 'Look at the first digit that goes: from 5 on, the one before it goes up.',
           text: write(cut, place),
@@ -50,13 +71,14 @@ const truncated = (value: Exact, place: number, right: Exact): Mistake[] => {
 };
 
 /** As a pocket calculator shows it: ten digits, its zeros at the end dropped. */
-const wholeDisplay = (value: Exact, place: number): Mistake[] => {
+const wholeDisplay = (value: Decimal, place: number): Mistake[] => {
   const display = value.toSignificantDigits(10);
   return -display.decimalPlaces() >= place - 2
     ? []
     : [
         {
           code: 'whole-display',
+          skill: 'digits' as const,
           title: 'That is the whole display of the calculator.',
           look: 'The data do not justify so many digits. Which of them limits the result?',
           text: display.toFixed(),
@@ -69,6 +91,7 @@ const zerosDropped = (text: string): Mistake[] =>
     ? [
         {
           code: 'trailing-zeros-dropped',
+          skill: 'digits' as const,
           title: 'A zero at the end is missing.',
           look: 'A zero at the end is a figure too: it says that this digit was known.',
           text: text.endsWith('.') ? text.slice(0, -1) : text.replace(/\.?0+$/, ''),
@@ -76,17 +99,19 @@ const zerosDropped = (text: string): Mistake[] =>
       ]
     : [];
 
-const tenfold = (right: Exact, place: number): Mistake[] =>
+const tenfold = (right: Decimal, place: number): Mistake[] =>
   [-3, -2, -1, 1, 2, 3].map((power) => ({
     code: 'factor-of-ten',
+    skill: 'unit' as const,
     title: 'The point stands in the wrong place.',
     look: 'The digits are right. Reckon roughly in your head: how large must it be?',
     text: write(right.times(tenTo(power)), place + power),
   }));
 
-const figuresOff = (value: Exact, place: number): Mistake[] =>
+const figuresOff = (value: Decimal, place: number): Mistake[] =>
   [1, -1, 2, -2].map((off) => ({
     code: off > 0 ? 'too-few-figures' : 'too-many-figures',
+    skill: 'digits' as const,
     title:
       off > 0 ? 'It has fewer figures than the data justify.' : 'It has more figures than the data justify.',
     look: 'The value is right. Count once more how far the data go.',
@@ -95,6 +120,7 @@ const figuresOff = (value: Exact, place: number): Mistake[] =>
 
 const reversedSign = (text: string): Mistake => ({
   code: 'sign-reversed',
+  skill: 'working' as const,
   title: 'The sign is the wrong way round.',
   look: 'Which is taken from which?',
   text: text.startsWith('-') ? text.slice(1) : `-${text}`,
@@ -109,6 +135,7 @@ const swapped = (text: string): Mistake[] =>
     return [
       {
         code: 'digits-swapped',
+        skill: 'working' as const,
         title: 'Two digits are swapped.',
         look: 'Compare digit by digit with what you worked out.',
         text: characters.join(''),
@@ -122,6 +149,7 @@ const slips = (text: string): Mistake[] =>
       .filter((digit) => digit !== text[at])
       .map((digit) => ({
         code: 'slip-of-a-digit',
+        skill: 'working' as const,
         title: 'One digit is off.',
         look: 'All digits but one are right. Reckon it once more.',
         text: `${text.slice(0, at)}${digit}${text.slice(at + 1)}`,
@@ -140,6 +168,3 @@ export function sameWriting(a: string, b: string): boolean {
   if (!left.ok || !right.ok) return false;
   return left.number.value.eq(right.number.value) && left.number.lastPlace === right.number.lastPlace;
 }
-
-export const firstPlace = (value: Exact): number => leadingPlace(value);
-export const exact = (value: number | string): Exact => new Exact(value);

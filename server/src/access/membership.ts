@@ -1,7 +1,7 @@
 import type { StaffRole } from '@green-beam/contract';
 import { Problem } from '../http/problem';
-import type { Named } from '../http/route';
-import type { Caller } from '../session/caller';
+import type { Named } from './route';
+import type { Caller } from './caller';
 
 /** The caller's part in a class. @throws Problem when they are not of its staff. */
 export function staffRoleIn(classId: string, { classes }: Caller): StaffRole {

@@ -1,7 +1,7 @@
 import type { Entry } from '@green-beam/core';
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { arrive, catchUp, keyOf, type KeptLogbook } from './kept';
+import { arrive, catchUp, keyOf, type KeptLogbook } from './logbook';
 
 const entry = (id: string): Entry => ({
   id,

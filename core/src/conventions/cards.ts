@@ -1,5 +1,5 @@
-import type { Conventions } from '../conventions';
-import { questions } from '../conventions/questions';
+import type { Conventions } from './conventions';
+import { questions } from './questions';
 
 /** One rule on the printed page of rules. */
 export interface Card {

@@ -1,8 +1,8 @@
 import { isId, personHeader, personParameter } from '@green-beam/contract';
 import type { Request, Response, Router } from 'express';
 import { ValidationError, type InferType, type Schema } from 'yup';
-import type { Caller } from '../session/caller';
-import { Problem } from './problem';
+import type { Caller } from './caller';
+import { Problem } from '../http/problem';
 
 /** Who may use a route, before ownership is looked at. */
 export type Allowed = 'anyone' | 'signed-in' | 'student' | 'teacher';

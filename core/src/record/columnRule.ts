@@ -1,0 +1,73 @@
+import { judgeWriting, type AnswerRule, type Writing } from '../answer';
+import { halfWidthFor, stepFor, type Conventions, type ScaleIdentity, type Step } from '../conventions';
+import { Decimal } from '../figures';
+import { instrumentOf, modelOf, type Instrument, type Model as Make } from '../instruments';
+import { unitFactor } from '../units';
+import { kitOf, type Column, type Investigation, type MeasuredColumn } from './investigation';
+
+/** How a column is read in a class: on what, how far, and from where to where; all in the column's unit. */
+export interface ColumnRule {
+  readonly instrument: Instrument;
+  readonly make: Make;
+  readonly step: Step;
+  readonly rule: AnswerRule;
+  /** From the lowest to the highest that its scale or its display can show. */
+  readonly range: { readonly lowest: Decimal; readonly highest: Decimal };
+}
+
+const scaleOf = (column: MeasuredColumn, investigation: Investigation) => {
+  const item = kitOf(investigation, column.tag);
+  const instrument = instrumentOf(item.kind);
+  const make = modelOf(instrument, item.model);
+  const scale: ScaleIdentity = {
+    kind: item.kind,
+    model: make.id,
+    division: make.division,
+    reads: make.reads,
+    tag: item.tag,
+  };
+  return { instrument, make, scale };
+};
+
+/** @throws RangeError for a tag that the kit does not hold. */
+export function columnRule(
+  column: MeasuredColumn,
+  investigation: Investigation,
+  conventions: Conventions,
+): ColumnRule {
+  const { instrument, make, scale } = scaleOf(column, investigation);
+  const own = stepFor(conventions, scale);
+  // A column may be kept in another unit of its quantity: the step goes with it.
+  const factor = unitFactor(make.unit, column.unit) ?? new Decimal(1);
+  const size = own.size.times(factor);
+  return {
+    instrument,
+    make,
+    step: { size, decimals: size.decimalPlaces(), judged: own.judged },
+    rule: {
+      unit: column.unit,
+      headed: true,
+      instrument,
+      resolution: { by: 'step', size, estimated: own.judged === 'estimate' },
+      accepts: null,
+      reads: `${column.tag} is read`,
+    },
+    range: {
+      lowest: new Decimal(make.lowest).minus(make.belowZero ?? 0).times(factor),
+      highest: new Decimal(make.highest).times(factor),
+    },
+  };
+}
+
+/** What there is to say about the writing of a reading in a column, as everywhere else. */
+export const judgeCell = (text: string, { rule }: ColumnRule, conventions: Conventions): Writing =>
+  judgeWriting(text, '', rule, conventions);
+
+/** The half-width of a reading of a column, in its unit; 0 for what is counted or derived. */
+export function halfWidthOf(column: Column, investigation: Investigation, conventions: Conventions): number {
+  if (column.kind === 'clock') return 0.5;
+  if (column.kind !== 'measured') return 0;
+  const { make, scale } = scaleOf(column, investigation);
+  const factor = unitFactor(make.unit, column.unit) ?? new Decimal(1);
+  return halfWidthFor(conventions, scale, new Decimal(make.tolerance)).times(factor).toNumber();
+}
