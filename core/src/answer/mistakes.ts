@@ -1,6 +1,5 @@
 import { parseNumber, roundToPlace, tenTo, writeAtPlace, type Decimal } from '../figures';
 import type { Skill } from './cause';
-import type { WorkedAnswer } from './workedAnswer';
 
 /** A wrong answer that a known mistake leads to. */
 export interface Mistake {
@@ -18,7 +17,12 @@ export interface Mistake {
 /** With a sign that can be typed. */
 export const plain = (text: string): string => text.replaceAll('−', '-');
 
-type Worked = Pick<WorkedAnswer, 'value' | 'lastPlace' | 'text'>;
+/** A right answer that others are looked for beside. */
+interface Worked {
+  readonly value: Decimal;
+  readonly lastPlace: number | null;
+  readonly text: string;
+}
 
 /** Mistakes in written work that any item can have. Earlier ones are told before later ones. */
 export function commonMistakes(question: Worked): Mistake[] {
