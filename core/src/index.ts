@@ -1,6 +1,7 @@
 export * from './chance/random';
 export * from './figures';
 export * from './units';
+export * from './reference';
 export * from './conventions';
 export * from './instruments';
 export * from './answer';

@@ -29,6 +29,8 @@ export interface DrillAnswer {
   readonly name: string;
   readonly prompt: string;
   readonly given: readonly string[];
+  /** True where the doubtful digit is what is asked for. */
+  readonly unmarked: boolean;
   readonly unitChoices: readonly string[];
   readonly attempts: readonly DrillAttemptAnswer[];
   readonly triesLeft: number;

@@ -30,6 +30,8 @@ export interface WrittenValue {
   readonly decimals: number;
   /** Power of ten of the last digit that counts, by the class's rule for zeros. */
   readonly lastPlace: number;
+  /** True for a number that was written without decimals, in whatever unit. */
+  readonly whole: boolean;
   /** True for a whole number that ends in a zero and has neither point nor power of ten. */
   readonly bareZero: boolean;
 }
@@ -51,6 +53,7 @@ export const inRuleUnit = (number: WrittenNumber, factor: Decimal): WrittenValue
   value: number.value.times(factor),
   decimals: number.decimals - factor.e,
   lastPlace: number.lastPlace + factor.e,
+  whole: number.decimals === 0,
   bareZero: factor.eq(1) && number.bareZero,
 });
 
@@ -75,7 +78,7 @@ export function judgeDigits(
   const says = sentences(size, byStep && resolution.estimated, inWritten, byStep);
   const ownPlace = byStep ? -written.decimals : written.lastPlace;
   // A whole number has to be written out to its ones, whatever it is known to.
-  const finest = byStep && written.decimals === 0 ? Math.max(place, 0) : ownPlace;
+  const finest = byStep && written.whole ? Math.max(place, ownPlace) : ownPlace;
   if (finest > place) {
     const zero = fits(asWritten);
     const other = droppedRanges(number, -finest, size.toNumber()).some(fits);

@@ -96,7 +96,7 @@ function formFaults({ form }: WorkedAnswer, text: string): Cause[] {
       {
         code: 'not-scientific',
         title: 'That is not scientific notation yet.',
-        look: 'One digit that is not 0 before the point, then times a power of ten: 4.20×10^-3.',
+        look: 'One digit that is not 0 before the point, then times a power of ten: 4.20×10⁻³.',
         skill: 'digits',
       },
     ];

@@ -6,6 +6,7 @@ export const counting: Drill = {
   kind: 'counting',
   name: 'Count the figures',
   about: 'which zeros count',
+  unmarked: true,
   make: (random, conventions, level) => {
     const digits = () => random.whole(1, 9);
     const forms: readonly (() => string)[] = [

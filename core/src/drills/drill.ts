@@ -19,6 +19,8 @@ export interface Drill {
   readonly name: string;
   /** What it trains, in a few words. */
   readonly about: string;
+  /** True where the doubtful digit is what is asked for: it is not marked in what is given. */
+  readonly unmarked?: boolean;
   /**
    * Makes an item. The same seed gives the same item.
    * @param level 0 for plain items, 1 and 2 for longer ones.

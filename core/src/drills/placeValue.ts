@@ -6,6 +6,7 @@ export const placeValue: Drill = {
   kind: 'place-value',
   name: 'Find the last place',
   about: 'what the doubtful digit is worth',
+  unmarked: true,
   make: (random, conventions, level) => {
     const text = random.pick([
       () => draw(random, 10, 99, level + 1),

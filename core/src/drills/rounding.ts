@@ -1,4 +1,4 @@
-import { Decimal, leadingPlace, measured, parseNumber, roundToPlace } from '../figures';
+import { Decimal, leadingPlace, measured, parseNumber, roundToPlace, superscript } from '../figures';
 import { ask, draw, writtenAt, type Drill } from './drill';
 
 /** Rounding to figures or to decimals. */
@@ -39,7 +39,7 @@ export const roundingDrill: Drill = {
           },
         ],
         working: [
-          `The last digit that stays is the one at 10^${place + shift}.`,
+          `The last digit that stays is the one at 10${superscript(place + shift)}.`,
           tie
             ? `What goes is exactly a half: your class rounds ${conventions.rounding === 'half-even' ? 'to the even digit' : 'away from zero'}.`
             : 'The first digit that goes decides.',

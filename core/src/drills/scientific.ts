@@ -1,4 +1,4 @@
-import { leadingPlace, tenTo } from '../figures';
+import { leadingPlace, superscript, tenTo } from '../figures';
 import { ask, draw, type Drill } from './drill';
 import { tracked } from './sums';
 
@@ -21,14 +21,14 @@ export const scientific: Drill = {
       skill: 'digits' as const,
       title,
       look,
-      text: `${mantissa(count)}×10^${power}`,
+      text: `${mantissa(count)}×10${superscript(power)}`,
     });
     return ask(
       {
         prompt: 'Write this in scientific notation and keep every figure.',
         given: [text],
         form: 'scientific',
-        text: `${mantissa(figures)}×10^${lead}`,
+        text: `${mantissa(figures)}×10${superscript(lead)}`,
         result: number,
         mistakes: [
           row(

@@ -68,6 +68,21 @@ export const sums: Drill = {
               conventions,
             ),
           },
+          ...(taken
+            ? []
+            : [
+                {
+                  code: 'subtracted-for-added',
+                  skill: 'working' as const,
+                  title: 'They were subtracted, and the other way round.',
+                  look: 'What is asked: both together, or what is left?',
+                  text: writtenAt(
+                    rest.reduce((sum, { value }) => sum.minus(value), first.value).neg(),
+                    result.lastPlace,
+                    conventions,
+                  ),
+                },
+              ]),
         ],
         working: [
           `Unrounded: ${result.value.toString()} g.`,

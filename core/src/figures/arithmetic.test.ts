@@ -28,7 +28,7 @@ describe('arithmetic with figures', () => {
     ['46 − 41.18 keeps the units and loses a figure', subtract(m('46'), m('41.18')), '5', 1],
     ['12.11 + 18.0 + …', add(m('12.11'), m('18.0')), '30.1', 0],
     ['0.1 + 0.2', add(m('0.1'), m('0.2')), '0.3', 0],
-    ['1200 + 3 keeps the hundreds', add(m('1200'), m('3')), '1.2×10^3', 0],
+    ['1200 + 3 keeps the hundreds', add(m('1200'), m('3')), '1.2×10³', 0],
     ['73.2 ÷ 8.4', divide(m('73.2'), m('8.4')), '8.7', 0],
     ['2.50 × 3', multiply(m('2.50'), m('3')), '8', 0],
     ['2.50 × exactly 3', multiply(m('2.50'), exactly(3)), '7.50', 0],
@@ -78,7 +78,7 @@ describe('rounding', () => {
     ['-2.5', 0, '−3', '−2'],
     ['290.45', -1, '290.5', '290.4'],
     ['12.0', -1, '12.0', '12.0'],
-    ['1250', 2, '1.3×10^3', '1.2×10^3'],
+    ['1250', 2, '1.3×10³', '1.2×10³'],
     ['9.996', -2, '10.00', '10.00'],
   ])('%s at 10^%i: %s away from zero, %s to even', (value, place, away, even) => {
     expect(writeAtPlace(new Decimal(value), place, 'half-away')).toBe(away);

@@ -1,5 +1,5 @@
 import { Decimal, tenTo } from '../decimal/decimal';
-import { leadingPlace, roundToPlace, writeAtPlace, type Rounding } from './rounding';
+import { leadingPlace, roundToPlace, writeAtPlace, type Rounding, withPoint } from './rounding';
 import type { WrittenNumber } from './writtenNumber';
 
 /**
@@ -47,10 +47,17 @@ export function figuresOf({ value, lastPlace }: Tracked): number {
  */
 export function writeTracked(tracked: Tracked, rounding: Rounding = 'half-away'): string {
   const { value, lastPlace } = tracked;
-  if (lastPlace === null) return value.toString();
+  if (lastPlace === null) return exactText(value);
   const text = writeAtPlace(value, lastPlace, rounding);
-  return lastPlace === 0 && /[1-9]\d*0$/.test(text) ? `${text}.` : text;
+  return lastPlace === 0 ? withPoint(text) : text;
 }
+
+/** An exact number in full, or to twelve figures with dots where it has no end that could be written. */
+const exactText = (value: Decimal): string => {
+  const cut = value.toSignificantDigits(12, Decimal.ROUND_DOWN);
+  const text = (cut.eq(value) ? value : cut).toString().replace('-', '−');
+  return cut.eq(value) ? text : `${text}…`;
+};
 
 /** + and −: the coarsest last place governs. */
 export function add(a: Tracked, b: Tracked): FiguresStep {

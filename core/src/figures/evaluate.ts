@@ -1,24 +1,16 @@
-import { pure } from '../units/product';
-import { exactly } from './arithmetic';
-import { Decimal } from '../decimal/decimal';
 import { parseExpression } from './expression';
 import { isScale } from './convert';
-import { ExpressionProblem, type Expression } from './expressionTree';
-import { call } from './functions';
-import { binary, type Operation } from './operations';
-import type { Quantity, ReckoningStep } from './quantity';
-import { roundToPlace, type Rounding } from './rounding';
+import { ExpressionProblem, foldExpression, type Expression } from './expressionTree';
+import { call, piQuantity } from './functions';
+import { binary } from './operations';
+import type { RoundingPolicy } from './policy';
+import type { Quantity, EvaluationStep } from './quantity';
+import { roundToPlace } from './rounding';
 
-export interface Reckoning {
+export interface Evaluation {
   readonly expression: Expression;
   readonly result: Quantity;
-  readonly steps: readonly ReckoningStep[];
-}
-
-export interface Manner {
-  readonly rounding: Rounding;
-  /** Whether each step is rounded, or the end alone. */
-  readonly roundWhen: 'end' | 'each-step';
+  readonly steps: readonly EvaluationStep[];
 }
 
 /** Values for the names of an expression. */
@@ -31,18 +23,19 @@ const farthest = 5_000;
  * rounds each step, the value goes on rounded.
  * @throws ExpressionProblem with its place for anything that cannot be reckoned.
  */
-export function evaluate(text: string, manner: Manner, names: Names = {}): Reckoning {
-  const expression = parseExpression(text);
-  return { expression, ...evaluateTree(expression, manner, names) };
+export function evaluate(text: string, policy: RoundingPolicy, names: Names = {}): Evaluation {
+  const expression = parseExpression(text, policy.trailingZeros);
+  return { expression, ...evaluateTree(expression, policy, names) };
 }
 
 export function evaluateTree(
   expression: Expression,
-  { rounding, roundWhen }: Manner,
+  policy: RoundingPolicy,
   names: Names = {},
-): { readonly result: Quantity; readonly steps: readonly ReckoningStep[] } {
-  const steps: ReckoningStep[] = [];
-  const keep = (step: ReckoningStep, at: number): Quantity => {
+): { readonly result: Quantity; readonly steps: readonly EvaluationStep[] } {
+  const { rounding, roundWhen } = policy;
+  const steps: EvaluationStep[] = [];
+  const keep = (step: EvaluationStep, at: number): Quantity => {
     const { value, lastPlace } = step.result;
     if (!value.isFinite() || Math.abs(value.e) > farthest)
       throw new ExpressionProblem('out-of-range', at, 'The result is too large or too small to be written.');
@@ -53,48 +46,27 @@ export function evaluateTree(
     steps.push({ ...step, result: rounded });
     return rounded;
   };
-  const reckon = (node: Expression): Quantity => {
+  const result = foldExpression<Quantity>(expression, (node, parts) => {
+    const [first, second] = parts;
     switch (node.kind) {
       case 'number':
         return literalQuantity(node);
       case 'name': {
         const value = Object.hasOwn(names, node.name) ? names[node.name] : undefined;
         if (value) return value;
-        if (node.name === 'π' || node.name === 'pi')
-          return { ...exactly(Decimal.acos(-1)), unit: pure, point: false };
+        if (node.name === 'π' || node.name === 'pi') return piQuantity;
         throw new ExpressionProblem('unknown-name', node.at, `“${node.name}” has no value yet.`);
       }
-      case 'group':
-        return reckon(node.of);
-      case 'negative': {
-        const of = reckon(node.of);
-        return { ...of, value: of.value.neg() };
-      }
       case 'call':
-        return keep(call(node.name, node.arguments.map(reckon), node.at), node.at);
-      case 'operation': {
-        const chain = node.operator === '^' ? null : leftChain(node);
-        if (!chain)
-          return keep(binary(node.operator, reckon(node.left), reckon(node.right), node.right.at), node.at);
-        // A long sum or product leans left: it is walked, not descended.
-        let value = reckon(chain.first);
-        for (const { operator, right, at } of chain.rest)
-          value = keep(binary(operator, value, reckon(right), right.at), at);
-        return value;
-      }
+        return keep(call(node.name, parts, node.arguments[0]?.at ?? node.at, policy), node.at);
     }
-  };
-  return { result: reckon(expression), steps };
-}
-
-function leftChain(node: Operation): { first: Expression; rest: readonly Operation[] } {
-  const rest: Operation[] = [];
-  let first: Expression = node;
-  while (first.kind === 'operation' && first.operator !== '^') {
-    rest.unshift(first);
-    first = first.left;
-  }
-  return { first, rest };
+    if (!first) throw new ExpressionProblem('not-understood', node.at, 'Something is missing here.');
+    if (node.kind === 'group') return first;
+    if (node.kind === 'negative') return { ...first, value: first.value.neg() };
+    if (!second) throw new ExpressionProblem('not-understood', node.at, 'Something is missing here.');
+    return keep(binary(node.operator, first, second, node.right.at), node.at);
+  });
+  return { result, steps };
 }
 
 export function literalQuantity({ number, unit, exact }: Extract<Expression, { kind: 'number' }>): Quantity {

@@ -7,16 +7,17 @@ import {
   Decimal,
   ExpressionProblem,
   expressionTex,
+  parseExpression,
   parseNumber,
   roundToPlace,
   writeQuantity,
-  type Manner,
+  type RoundingPolicy,
 } from '.';
 import { parseProduct, writeProduct } from '../units';
 
-const end: Manner = { rounding: 'half-away', roundWhen: 'end' };
-const reckon = (text: string, manner = end) => writeQuantity(evaluate(text, manner).result, manner.rounding);
-const to = (text: string, unit: string, rounding: Manner['rounding'] = 'half-away') =>
+const end: RoundingPolicy = { rounding: 'half-away', roundWhen: 'end' };
+const reckon = (text: string, policy = end) => writeQuantity(evaluate(text, policy).result, policy.rounding);
+const to = (text: string, unit: string, rounding: RoundingPolicy['rounding'] = 'half-away') =>
   writeQuantity(convert(evaluate(text, end).result, unit), rounding);
 
 /** Worked by hand, each with its reason. */
@@ -28,8 +29,8 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['1.005 × 1!', '1.005', 'exact one changes nothing'],
   ['2.675 + 0.000', '2.675', 'thousandths in both'],
   ['150.0 − 149.8', '0.2', 'tenths; one figure is left'],
-  ['1.50e3 + 25', '1.53×10^3', 'the tens of 1.50e3 govern'],
-  ['1200 + 34', '1.2×10^3', 'hundreds are the last place of 1200'],
+  ['1.50e3 + 25', '1.53×10³', 'the tens of 1.50e3 govern'],
+  ['1200 + 34', '1.2×10³', 'hundreds are the last place of 1200'],
   ['1200. + 34', '1234', 'with its point 1200. goes to the units'],
   ['5.00 − 5.00', '0.00', 'a zero keeps its place'],
   ['−3.2 + 1.15', '−2.1', '−2.05 ties, away from zero'],
@@ -42,10 +43,10 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['2! × 3.14', '6.28', 'an exact 2 does not limit'],
   ['10.0 / 4', '3', '2.5 ties at one figure, away from zero'],
   ['10.0 / 4!', '2.50', 'an exact 4 does not limit'],
-  ['400 × 2.0', '8×10^2', '400 without a point has one figure'],
-  ['400. × 2.0', '8.0×10^2', 'two figures of 2.0 govern'],
+  ['400 × 2.0', '8×10²', '400 without a point has one figure'],
+  ['400. × 2.0', '8.0×10²', 'two figures of 2.0 govern'],
   ['1.20e-4 × 3.0e2', '0.036', '0.0360 to two figures'],
-  ['6.022e23 × 2.0', '1.2×10^24', 'two figures'],
+  ['6.022e23 × 2.0', '1.2×10²⁴', 'two figures'],
   ['1.0 / 3.0', '0.33', 'two figures'],
   ['100.0 / 7.00', '14.3', 'three figures'],
   ['0.00 × 4.5', '0.00', 'a measured zero has a place, no figures'],
@@ -59,7 +60,7 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['−2.0^2', '−4.0', 'the power binds before the sign'],
   ['(−2.0)^2', '4.0', 'the group is squared'],
   ['2.0^−1', '0.50', 'two figures'],
-  ['2.0^3!^2', '5.1×10^2', 'powers stack from the right: 2^9 = 512'],
+  ['2.0^3!^2', '5.1×10²', 'powers stack from the right: 2^9 = 512'],
   ['sqrt(2.00)', '1.41', 'figures of the base'],
   ['sqrt(144.)', '12.0', 'three figures'],
   ['sqrt(0.0900)', '0.300', 'three figures'],
@@ -82,15 +83,15 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['2.70 g/cm³ × 10.0 mL', '27.0 g', 'mL is cm³'],
   ['27.0 g ÷ 2.70 g/mL', '10.0 mL', 'g cancels, mL comes up'],
   ['1.00 kg + 5 g', '1.01 kg', '1.005 ties at hundredths of a kg'],
-  ['5 g + 1.00 kg', '1.01×10^3 g', 'in g the kg is known to tens'],
+  ['5 g + 1.00 kg', '1.01×10³ g', 'in g the kg is known to tens'],
   ['12.0 cm − 5.0 mm', '11.5 cm', '5.0 mm is 0.50 cm'],
   ['1.0 in + 1.00 cm', '1.4 in', '1.00 cm is 0.394 in; tenths govern'],
   ['3.0 m / 1.5 s', '2.0 m/s', 'two figures'],
-  ['60 s + 1 min', '1.2×10^2 s', '60 has one figure, its place is tens; 1 min is 60 s known to tens'],
+  ['60 s + 1 min', '1.2×10² s', '60 has one figure, its place is tens; 1 min is 60 s known to tens'],
   ['50.0 mL − 49.2 mL', '0.8 mL', 'one figure is left'],
   ['(84.00 g − 62.15 g) / 25.0 mL', '0.874 g/mL', '21.85/25.0, three figures'],
   ['4.2 g × 3!', '13 g', 'two figures of 4.2: 12.6 → 13'],
-  ['120! × 0.85 g', '1.0×10^2 g', 'a count is exact: 102 to two figures'],
+  ['120! × 0.85 g', '1.0×10² g', 'a count is exact: 102 to two figures'],
   ['17.3 °C − 12.1 °C', '5.2 °C', 'a difference of two points'],
   ['20.0 °C + (17.3 °C − 12.1 °C)', '25.2 °C', 'a point and a difference'],
   ['π × (1.27 cm)^2', '5.07 cm²', 'pi is exact; 5.0671'],
@@ -100,7 +101,7 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['1.0 g / 2.0 g', '0.50', 'a ratio has no unit'],
   ['2,50 g + 1,5 g', '4.0 g', 'decimal commas'],
   ['1 234.5 + 0.55', '1235.1', 'a space between thousands; 1235.05 ties up'],
-  ['1.20 × 10^3 + 5', '1.21×10^3', '1205 known to tens: ties up to 1210'],
+  ['1.20 × 10^3 + 5', '1.21×10³', '1205 known to tens: ties up to 1210'],
   ['3.0 × 2.00 × 1.000', '6.0', 'two figures of 3.0 govern'],
   ['7.00 ÷ 2.0', '3.5', 'two figures of 2.0 govern'],
   ['1.000 ÷ 8.00', '0.125', 'three figures of 8.00 govern'],
@@ -112,19 +113,19 @@ const cases: readonly (readonly [expression: string, written: string, because: s
   ['12! × 1.25 g', '15.0 g', 'a dozen is exact'],
   ['4.00 cm × 2.00 cm', '8.00 cm²', 'areas from lengths'],
   ['8.00 cm² ÷ 2.00 cm', '4.00 cm', 'a length cancels'],
-  ['10.0 g + 0.25 kg', '2.6×10^2 g', '0.25 kg is known to tens of grams: 260'],
+  ['10.0 g + 0.25 kg', '2.6×10² g', '0.25 kg is known to tens of grams: 260'],
   ['1.50 L − 250. mL', '1.25 L', '250. mL is 0.250 L; hundredths govern'],
   ['(10.0 mL + 0.5 mL) × 0.998 g/mL', '10.5 g', '10.5 mL has three figures: 10.479'],
   ['2.0 cm × 3.0 mm', '6.0 cm·mm', 'different units of one quantity stay beside each other'],
-  ['(6.0 cm)^2 × 10.0 cm', '3.6×10^2 cm³', 'two figures'],
+  ['(6.0 cm)^2 × 10.0 cm', '3.6×10² cm³', 'two figures'],
   ['mean(10.0 g, 20.0 g) / 2.0 cm³', '7.5 g/cm³', 'two figures of 2.0'],
   ['log(2.0)', '0.30', 'two figures give two decimals'],
   ['log(2.000e-3)', '−2.6990', 'four figures give four decimals'],
   ['sqrt(2)', '1', 'one figure'],
   ['sqrt(4.0 cm² + 5.00 cm²)', '3.0 cm', '9.0 has two figures'],
   ['abs(2.0 g − 5.25 g)', '3.3 g', '3.25 counts to tenths and ties up'],
-  ['1e3 + 1e3', '2×10^3', 'thousands'],
-  ['450 mL + 5 mL', '4.6×10^2 mL', 'tens govern: 455 ties up'],
+  ['1e3 + 1e3', '2×10³', 'thousands'],
+  ['450 mL + 5 mL', '4.6×10² mL', 'tens govern: 455 ties up'],
 ];
 
 /** Between units, with exact and with rounded factors. */
@@ -137,9 +138,9 @@ const conversions: readonly (readonly [quantity: string, unit: string, written: 
     ['1.00 in^3', 'cm^3', '16.4 cm³', '16.387'],
     ['100. cm²', 'in²', '15.5 in²', '15.500'],
     ['250 mm³', 'cm³', '0.25 cm³', 'a power of ten shifts the place'],
-    ['2.50 L', 'mL', '2.50×10^3 mL', 'the place moves by three'],
+    ['2.50 L', 'mL', '2.50×10³ mL', 'the place moves by three'],
     ['37.2 mL', 'cm³', '37.2 cm³', 'one mL is one cm³'],
-    ['2.70 g/cm³', 'kg/m³', '2.70×10^3 kg/m³', 'times 1000'],
+    ['2.70 g/cm³', 'kg/m³', '2.70×10³ kg/m³', 'times 1000'],
     ['998 kg/m³', 'g/cm³', '0.998 g/cm³', 'over 1000'],
     ['8.41 g/mL', 'g/cm³', '8.41 g/cm³', 'the same'],
     ['17.3 °C', 'K', '290.5 K', '290.45 ties, away from zero'],
@@ -149,7 +150,7 @@ const conversions: readonly (readonly [quantity: string, unit: string, written: 
     ['100.0 °C', '°F', '212.0 °F', 'exact'],
     ['1.500 lb', 'g', '680.4 g', '0.4536 kg has four figures'],
     ['1.50000 lb', 'g', '680.4 g', 'the rounded factor limits to four'],
-    ['2.0 mi', 'm', '3.2×10^3 m', 'two figures govern'],
+    ['2.0 mi', 'm', '3.2×10³ m', 'two figures govern'],
     ['90 s', 'min', '2 min', '90 has one figure: 1.5 ties to 2'],
     ['90. s', 'min', '1.5 min', 'two figures'],
     ['1.25 h', 'min', '75.0 min', 'exact factor 60'],
@@ -196,16 +197,16 @@ describe('what cannot be reckoned', () => {
     ['2 × 17 °C', 'unit-clash', 4],
     ['1/0', 'division-by-zero', 2],
     ['3 g / (2 − 2!)', 'division-by-zero', 6],
-    ['0^-1', 'division-by-zero', 3],
+    ['0^-1', 'division-by-zero', 2],
     ['(1 + 2', 'not-understood', 6],
     ['1 + 2)', 'not-understood', 5],
     ['5 g/x', 'unknown-name', 4],
     ['tan(3)', 'unknown-name', 0],
     ['3 xyz', 'unit', 2],
     ['log(−1)', 'out-of-range', 4],
-    ['log(3 g)', 'not-pure', 3],
+    ['log(3 g)', 'not-pure', 4],
     ['2^(3 g)', 'not-pure', 2],
-    ['sqrt(2.0 cm)', 'unit-clash', 4],
+    ['sqrt(2.0 cm)', 'unit-clash', 5],
     ['9^9^9', 'out-of-range', 2],
     ['1e4000 × 1e4000', 'out-of-range', 0],
     ['1,234 + 1', 'number', 1],
@@ -223,6 +224,12 @@ describe('what cannot be reckoned', () => {
 
   it('holds for a thousand terms, deep nesting and ten thousand characters of anything', () => {
     expect(reckon(Array.from({ length: 1000 }, (_, at) => `${at}.5 g`).join(' + '))).toBe('500000.0 g');
+    const terms = Array.from({ length: 3000 }, () => '1.0');
+    expect(reckon(terms.join(' + '))).toBe('3000.0');
+    expect(reckon(terms.join(' × '))).toBe('1.0');
+    expect(expressionTex(parseExpression(terms.join(' / '))).length).toBeGreaterThan(9000);
+    expect(reckon(`${'-'.repeat(2900)}3.0`)).toBe('3.0');
+    expect(reckon(`1.0 ${'- '.repeat(2901)}3.0`)).toBe('−2.0');
     for (const text of [
       '('.repeat(5000),
       `${'('.repeat(200)}1${')'.repeat(200)}`,
@@ -244,7 +251,7 @@ describe('what cannot be reckoned', () => {
           }
         },
       ),
-      { numRuns: 400 },
+      { numRuns: 2000 },
     );
   });
 });

@@ -1,16 +1,16 @@
-import jsep from 'jsep';
-import { ExpressionProblem, isFunction, notUnderstood, type Expression, type Leaf } from './expressionTree';
-import { lift } from './lifting';
+import { ExpressionProblem, notUnderstood, type Expression, type Operator } from './expressionTree';
+import { tokenize, type Token } from './tokenize';
+import type { TrailingZeros } from './writtenNumber';
 
-export const longestExpression = 20_000;
+export const longestExpression = 40_000;
 
 /**
- * Parses an expression: `+ − × ÷ ^`, parentheses, the functions of `functionNames`, names, and numbers as they are
- * written, each with its unit and `!` where it is exact. The literals are lifted out first, so that their text is kept;
- * the rest is parsed by jsep.
- * @throws ExpressionProblem
+ * Parses an expression: `+ − × ÷ ^`, signs, parentheses, the functions of `functions`, names, and numbers as they are
+ * written, each with its unit, and marked *exact* where it is. A sign binds less tightly than a power (−2^2 is −4) and may
+ * stand after an operator; powers stack from the right.
+ * @throws ExpressionProblem with its place
  */
-export function parseExpression(text: string): Expression {
+export function parseExpression(text: string, trailingZeros: TrailingZeros = 'written-point'): Expression {
   if (text.trim() === '') throw new ExpressionProblem('empty', 0, 'Nothing is written yet.');
   if (text.length > longestExpression)
     throw new ExpressionProblem(
@@ -18,94 +18,119 @@ export function parseExpression(text: string): Expression {
       longestExpression,
       `An expression is at most ${longestExpression} characters long.`,
     );
-  const lifted = lift(text);
-  let tree: jsep.Expression;
-  try {
-    tree = jsep(lifted.text);
-  } catch (error) {
-    const index = typeof error === 'object' && error !== null && 'index' in error ? Number(error.index) : 0;
-    const at = lifted.origin[Math.min(index, lifted.origin.length - 1)] ?? text.length;
-    throw new ExpressionProblem('not-understood', at, notUnderstood(text, at));
-  }
-  return build(tree, lifted.leaves, text);
+  return new Parser(text, tokenize(text, trailingZeros)).whole();
 }
 
-jsep.addBinaryOp('^', 11, true);
-// Nothing else of the parser's usual language is ours.
-for (const operator of [
-  '||',
-  '&&',
-  '|',
-  '&',
-  '==',
-  '!=',
-  '===',
-  '!==',
-  '<',
-  '>',
-  '<=',
-  '>=',
-  '<<',
-  '>>',
-  '>>>',
-  '%',
-  '??',
-])
-  jsep.removeBinaryOp(operator);
-for (const operator of ['!', '~', '-', '+']) jsep.removeUnaryOp(operator);
+const mostPowers = 60;
 
-const symbols = { '+': '+', '-': '−', '*': '×', '/': '÷', '^': '^' } as const;
+/** Goes through the tokens once. Sums, products and signs are walked, however long; only parentheses and powers nest. */
+class Parser {
+  #next = 0;
 
-function build(tree: jsep.Expression, leaves: readonly Leaf[], text: string): Expression {
-  const inner = (node: jsep.Expression): Expression => build(node, leaves, text);
-  const refuse = (at = 0): never => {
-    throw new ExpressionProblem(
-      'not-understood',
-      at,
-      'The expression was not understood. Is an operator missing?',
-    );
+  constructor(
+    private readonly text: string,
+    private readonly tokens: readonly Token[],
+  ) {}
+
+  whole(): Expression {
+    const made = this.#sum();
+    const left = this.#peek();
+    if (left.kind === 'end') return made;
+    throw left.kind === 'leaf' || left.kind === 'open'
+      ? new ExpressionProblem(
+          'not-understood',
+          left.at,
+          `An operator is missing before place ${left.at + 1}.`,
+        )
+      : this.#unexpected(left);
+  }
+
+  #peek(): Token {
+    return this.tokens[this.#next] ?? { kind: 'end', at: this.text.length };
+  }
+
+  #takeOperator(...wanted: readonly Operator[]): { operator: Operator; at: number } | null {
+    const token = this.#peek();
+    if (token.kind !== 'operator' || !wanted.includes(token.operator)) return null;
+    this.#next += 1;
+    return token;
+  }
+
+  #unexpected({ at }: Token): ExpressionProblem {
+    return new ExpressionProblem('not-understood', at, notUnderstood(this.text, at));
+  }
+
+  #sum(): Expression {
+    return this.#chain(['+', '−'], () => this.#chain(['×', '÷'], () => this.#signed(0)));
+  }
+
+  /** Operators of one rank, from the left. */
+  #chain(rank: readonly Operator[], part: () => Expression): Expression {
+    let left = part();
+    for (let sign = this.#takeOperator(...rank); sign; sign = this.#takeOperator(...rank))
+      left = operation(sign.operator, left, part());
+    return left;
+  }
+
+  #signed(powers: number): Expression {
+    const first = this.#peek().at;
+    let negative = false;
+    for (let sign = this.#takeOperator('+', '−'); sign; sign = this.#takeOperator('+', '−'))
+      negative = negative !== (sign.operator === '−');
+    const of = this.#power(powers);
+    return negative ? { kind: 'negative', at: first, of } : of;
+  }
+
+  #power(powers: number): Expression {
+    const base = this.#atom();
+    const sign = this.#takeOperator('^');
+    if (!sign) return base;
+    if (powers >= mostPowers)
+      throw new ExpressionProblem('too-deep', sign.at, `Powers stack at most ${mostPowers} high.`);
+    return operation('^', base, this.#signed(powers + 1));
+  }
+
+  #atom(): Expression {
+    const token = this.#peek();
+    this.#next += 1;
+    if (token.kind === 'leaf') return token.leaf;
+    if (token.kind !== 'open') throw this.#unexpected(token);
+    const inside = [this.#sum()];
+    while (this.#peek().kind === 'separator' && token.name !== null) {
+      this.#next += 1;
+      inside.push(this.#sum());
+    }
+    const end = this.#peek();
+    if (end.kind !== 'close')
+      throw end.kind === 'leaf' || end.kind === 'open'
+        ? new ExpressionProblem(
+            'not-understood',
+            end.at,
+            `An operator is missing before place ${end.at + 1}.`,
+          )
+        : this.#unexpected(end);
+    this.#next += 1;
+    const [first] = inside;
+    if (token.name !== null) return { kind: 'call', at: token.at, name: token.name, arguments: inside };
+    if (!first) throw this.#unexpected(end);
+    return { kind: 'group', at: token.at, of: first };
+  }
+}
+
+function operation(operator: Operator, left: Expression, right: Expression): Expression {
+  return {
+    kind: 'operation',
+    at: left.at,
+    operator,
+    left,
+    right: operator === '^' ? counting(right) : right,
   };
-  switch (tree.type) {
-    case 'Identifier': {
-      const leaf = leaves[Number(String(tree['name']).slice(1))];
-      return leaf ?? refuse();
-    }
-    case 'BinaryExpression': {
-      const { operator, left, right } = tree as jsep.BinaryExpression;
-      if (operator === '*' && left.type === 'Identifier' && left['name'] === 'q_minus') {
-        const of = inner(right);
-        return { kind: 'negative', at: of.at, of };
-      }
-      const sign = symbols[operator as keyof typeof symbols];
-      if (sign === undefined) return refuse();
-      return operation(sign, inner(left), inner(right));
-    }
-    case 'CallExpression': {
-      const { callee, arguments: given } = tree as jsep.CallExpression;
-      const name = callee.type === 'Identifier' ? String(callee['name']).slice(2) : '';
-      const first = given[0];
-      if (!first) return refuse(text.length - 1);
-      const inside = given.map(inner);
-      const at = Math.max(0, (inside[0]?.at ?? 1) - 1);
-      if (name === 'group') {
-        if (inside.length > 1 || !inside[0]) return refuse(at);
-        return { kind: 'group', at, of: inside[0] };
-      }
-      if (!isFunction(name)) return refuse(at);
-      if (name !== 'mean' && inside.length > 1)
-        throw new ExpressionProblem('not-understood', at, `“${name}” takes one value.`);
-      return { kind: 'call', at, name, arguments: inside };
-    }
-    default:
-      return refuse();
-  }
 }
 
-function operation(operator: '+' | '−' | '×' | '÷' | '^', left: Expression, right: Expression): Expression {
-  // A whole number as a power is exact: it counts how often.
-  const power =
-    operator === '^' && right.kind === 'number' && right.number.decimals === 0 && right.unit.length === 0
-      ? { ...right, exact: true }
-      : right;
-  return { kind: 'operation', at: left.at, operator, left, right: power };
+/** A whole number as a power is exact: it counts how often. */
+function counting(power: Expression): Expression {
+  if (power.kind === 'negative') return { ...power, of: counting(power.of) };
+  return power.kind === 'number' && power.number.decimals === 0 && power.unit.length === 0
+    ? { ...power, exact: true }
+    : power;
 }

@@ -6,9 +6,11 @@ export type Expression =
   | {
       readonly kind: 'number';
       readonly at: number;
+      /** Where it ends, with its unit and its mark. */
+      readonly end: number;
       readonly number: WrittenNumber;
       readonly unit: UnitProduct;
-      /** Marked with `!`, or a whole number used as a power: never limiting. */
+      /** Marked as exact, or a whole number used as a power: never limiting. */
       readonly exact: boolean;
     }
   | { readonly kind: 'name'; readonly at: number; readonly name: string }
@@ -16,7 +18,7 @@ export type Expression =
   | {
       readonly kind: 'operation';
       readonly at: number;
-      readonly operator: '+' | '−' | '×' | '÷' | '^';
+      readonly operator: Operator;
       readonly left: Expression;
       readonly right: Expression;
     }
@@ -28,12 +30,77 @@ export type Expression =
     }
   | { readonly kind: 'group'; readonly at: number; readonly of: Expression };
 
-export const functionNames = ['sqrt', 'log', 'ln', 'exp', 'sin', 'cos', 'mean', 'abs'] as const;
+export type Operator = '+' | '−' | '×' | '÷' | '^';
+
+/** Functions of measured values; what each does stands in its row of `functions`. */
+export const functionNames = [
+  'sqrt',
+  'log',
+  'ln',
+  'exp',
+  'sin',
+  'cos',
+  'mean',
+  'abs',
+  'water',
+  'waterVolume',
+] as const;
 
 export type FunctionName = (typeof functionNames)[number];
 
 export const isFunction = (name: string): name is FunctionName =>
   (functionNames as readonly string[]).includes(name);
+
+/** What a node is made of, in the order in which it is written. */
+export function childrenOf(node: Expression): readonly Expression[] {
+  switch (node.kind) {
+    case 'number':
+    case 'name':
+      return [];
+    case 'negative':
+    case 'group':
+      return [node.of];
+    case 'operation':
+      return [node.left, node.right];
+    case 'call':
+      return node.arguments;
+  }
+}
+
+/**
+ * Makes something of a whole expression from the bottom up, its parts from left to right, without descending: a sum of thousands
+ * leans as deep as it is long.
+ */
+export function foldExpression<T>(
+  root: Expression,
+  combine: (node: Expression, parts: readonly T[]) => T,
+): T {
+  const frame = (node: Expression) => ({ node, parts: childrenOf(node), done: [] as T[] });
+  const stack = [frame(root)];
+  for (;;) {
+    const top = stack.at(-1) ?? frame(root);
+    const next = top.parts[top.done.length];
+    if (next) {
+      stack.push(frame(next));
+      continue;
+    }
+    const made = combine(top.node, top.done);
+    stack.pop();
+    const below = stack.at(-1);
+    if (!below) return made;
+    below.done.push(made);
+  }
+}
+
+/** Every name in an expression, once; π is none. */
+export function namesIn(root: Expression): string[] {
+  const names = new Set<string>();
+  foldExpression<null>(root, (node) => {
+    if (node.kind === 'name') names.add(node.name);
+    return null;
+  });
+  return [...names].filter((name) => name !== 'π' && name !== 'pi');
+}
 
 export type Leaf = Extract<Expression, { kind: 'number' | 'name' }>;
 

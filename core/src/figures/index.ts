@@ -5,6 +5,8 @@ export * from './arithmetic';
 export * from './expressionTree';
 export * from './expression';
 export * from './quantity';
+export * from './policy';
+export * from './functions';
 export * from './evaluate';
 export * from './convert';
 export * from './tex';

@@ -2,20 +2,25 @@ import { multiplied, raised, sameDimension } from '../units/product';
 import { figuresOf, placeFor } from './arithmetic';
 import { convert } from './convert';
 import { ExpressionProblem, type Expression } from './expressionTree';
-import { inUnit, unitWords, type Quantity, type ReckoningStep, type RuleName } from './quantity';
+import { inUnit, unitWords, type Quantity, type EvaluationStep, type RuleName } from './quantity';
 
 const largestPower = 200;
 
 export type Operation = Extract<Expression, { kind: 'operation' }>;
 
-export function binary(operator: Operation['operator'], a: Quantity, b: Quantity, at: number): ReckoningStep {
+export function binary(
+  operator: Operation['operator'],
+  a: Quantity,
+  b: Quantity,
+  at: number,
+): EvaluationStep {
   if (operator === '+' || operator === '−') return sum(operator, a, b, at);
   if (operator === '^') return power(a, b, at);
   return product(operator, a, b, at);
 }
 
 /** + and −: the coarsest last place governs. The second is turned into the unit of the first. */
-function sum(operation: '+' | '−', a: Quantity, given: Quantity, at: number): ReckoningStep {
+function sum(operation: '+' | '−', a: Quantity, given: Quantity, at: number): EvaluationStep {
   if (!sameDimension(a.unit, given.unit))
     throw new ExpressionProblem(
       'unit-clash',
@@ -58,7 +63,7 @@ function sum(operation: '+' | '−', a: Quantity, given: Quantity, at: number): 
 }
 
 /** `21.4 °C + 273.15 K` is the definition of kelvin written out: a temperature on that scale, the offset exact. */
-function ontoKelvin(celsius: Quantity, offset: Quantity): ReckoningStep | null {
+function ontoKelvin(celsius: Quantity, offset: Quantity): EvaluationStep | null {
   const [from, to] = [celsius.unit[0]?.unit.symbol, offset.unit[0]?.unit.symbol];
   if (from !== '°C' || to !== 'K' || !['273.15', '273'].includes(offset.value.toString())) return null;
   const exact: Quantity = { ...offset, lastPlace: null };
@@ -79,7 +84,7 @@ function ontoKelvin(celsius: Quantity, offset: Quantity): ReckoningStep | null {
 }
 
 /** × and ÷: the fewest figures govern. */
-function product(operation: '×' | '÷', a: Quantity, b: Quantity, at: number): ReckoningStep {
+function product(operation: '×' | '÷', a: Quantity, b: Quantity, at: number): EvaluationStep {
   for (const operand of [a, b])
     if (operand.point && operand.unit[0]?.unit.symbol !== 'K')
       throw new ExpressionProblem(
@@ -109,7 +114,7 @@ function product(operation: '×' | '÷', a: Quantity, b: Quantity, at: number): 
 }
 
 /** A power: an exact one keeps the figures of its base; ten to a measured one has as many figures as that has decimals. */
-function power(base: Quantity, exponent: Quantity, at: number): ReckoningStep {
+function power(base: Quantity, exponent: Quantity, at: number): EvaluationStep {
   if (exponent.unit.length > 0)
     throw new ExpressionProblem('not-pure', at, `A power is a pure number, not ${unitWords(exponent.unit)}.`);
   if (base.point && base.unit[0]?.unit.symbol !== 'K')

@@ -2,7 +2,7 @@ import { factorFigures, productFactor, writeProduct, type UnitProduct } from '..
 import { exactly, multiply as multiplyTracked, writeTracked, type Tracked } from './arithmetic';
 import { tenTo } from '../decimal/decimal';
 import type { FunctionName } from './expressionTree';
-import { leadingPlace, type Rounding } from './rounding';
+import { leadingPlace, noFigure, type Rounding } from './rounding';
 
 /** A tracked number with its unit. */
 export interface Quantity extends Tracked {
@@ -22,7 +22,7 @@ export type RuleName =
   | 'all exact';
 
 /** One step of a calculation, with everything needed to explain it. */
-export interface ReckoningStep {
+export interface EvaluationStep {
   readonly operation: '+' | '−' | '×' | '÷' | '^' | FunctionName;
   readonly operands: readonly Quantity[];
   readonly result: Quantity;
@@ -51,4 +51,8 @@ export function inUnit(quantity: Quantity, unit: UnitProduct): Quantity {
 
 /** The result as a class writes it, with its unit. */
 export const writeQuantity = (quantity: Quantity, rounding: Rounding): string =>
-  [writeTracked(quantity, rounding), writeProduct(quantity.unit)].filter(Boolean).join(' ');
+  withUnit(writeTracked(quantity, rounding), writeProduct(quantity.unit));
+
+/** A written number with its unit; words have none. */
+export const withUnit = (text: string, unit: string): string =>
+  text === noFigure ? text : [text, unit].filter(Boolean).join(' ');

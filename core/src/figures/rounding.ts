@@ -25,20 +25,31 @@ export const leadingPlace = (value: Decimal): number => (value.isZero() ? 0 : va
 
 /**
  * Writes a value whose last significant digit stands at 10^place: `12.0` for (12, −1). When the place is left of
- * the units the trailing zeros would say too much, so a power of ten is written: `1.2×10^3` for (1234, 2).
+ * the units the trailing zeros would say too much, so a power of ten is written: `1.2×10³` for (1234, 2). Where nothing is
+ * left at that place, that is said in words.
  */
 export function writeAtPlace(value: Decimal, place: number, rounding: Rounding = 'half-away'): string {
   const rounded = roundToPlace(value, place, rounding);
   if (place <= 0) return minus(rounded.toFixed(-place));
-  if (rounded.isZero()) return `0×10^${place}`;
+  if (rounded.isZero()) return value.isZero() ? '0' : noFigure;
   const lead = leadingPlace(rounded);
-  return minus(`${rounded.div(tenTo(lead)).toFixed(lead - place)}×10^${lead}`);
+  return minus(`${rounded.div(tenTo(lead)).toFixed(lead - place)}×10${superscript(lead)}`);
 }
 
-/** Writes a value to a count of significant figures. */
+/** Writes a value to a count of significant figures; `1200.` keeps the point that says that its zeros count. */
 export function writeToFigures(value: Decimal, figures: number, rounding: Rounding = 'half-away'): string {
   const rounded = roundToFigures(value, figures, rounding);
-  return writeAtPlace(rounded, leadingPlace(rounded) - figures + 1, rounding);
+  return withPoint(writeAtPlace(rounded, leadingPlace(rounded) - figures + 1, rounding));
 }
+
+/** A whole number that ends in a zero that counts gets a point, so that it can be read back: `20.` */
+export const withPoint = (text: string): string => (/^−?[1-9]\d*0$/.test(text) ? `${text}.` : text);
+
+/** What is written where a difference leaves no figure at all. */
+export const noFigure = 'no figure left';
+
+/** A whole number in raised digits. */
+export const superscript = (power: number): string =>
+  [...String(power)].map((sign) => (sign === '-' ? '⁻' : ('⁰¹²³⁴⁵⁶⁷⁸⁹'[Number(sign)] ?? sign))).join('');
 
 const minus = (text: string): string => text.replace(/^-/, '−');

@@ -1,18 +1,23 @@
 import { raised, type UnitProduct } from '../units/product';
 import { writeTracked } from './arithmetic';
 import { Decimal } from '../decimal/decimal';
-import { type Quantity, type ReckoningStep } from './quantity';
-import type { Expression } from './expressionTree';
-import type { Rounding } from './rounding';
+import { type Quantity, type EvaluationStep } from './quantity';
+import { foldExpression, isFunction, type Expression, type Operator } from './expressionTree';
+import { functions } from './functions';
+import { noFigure, type Rounding } from './rounding';
+import { plainDigits } from './writtenNumber';
 
 /** A number with its doubtful digit underlined. */
 export function numberTex(text: string, doubtfulAt: number): string {
+  if (text === noFigure) return `\\text{${text}}`;
   const plain = (part: string) =>
     part
       .replace(
-        /[×x*]\s*10\s*\^\s*([+\-−]?\d+)/i,
-        (_, power: string) => `\\times 10^{${power.replace('−', '-')}}`,
+        /[×x*]\s*10\s*(?:\^\s*([+\-−]?\d+)|([⁺⁻]?[⁰¹²³⁴-⁹]+))/i,
+        (_, power: string | undefined, raisedPower: string = '') =>
+          `\\times 10^{${(power ?? plainDigits(raisedPower)).replace('−', '-')}}`,
       )
+      .replaceAll('…', '\\ldots ')
       .replace(/[eE]([+\-−]?\d+)/, (_, power: string) => `\\times 10^{${power.replace('−', '-')}}`)
       .replaceAll('−', '-')
       .replaceAll(',', '{,}')
@@ -40,47 +45,50 @@ export function unitTex(product: UnitProduct, cancelled: ReadonlySet<string> = n
   return `\\,${above.length === 0 ? '1' : join(above)}/${join(below)}`;
 }
 
+/** A part of an expression as TeX, and as it stands in a fraction: without its parentheses. */
+interface SetPart {
+  readonly tex: string;
+  readonly bare: string;
+  readonly node: Expression;
+}
+
 /** The whole expression as stacked fractions; units that cancel in a fraction are struck. */
-export function expressionTex(node: Expression): string {
+export const expressionTex = (root: Expression): string => foldExpression<SetPart>(root, setNode).tex;
+
+function setNode(node: Expression, parts: readonly SetPart[]): SetPart {
+  const [first = '', second = ''] = parts.map(({ tex }) => tex);
+  const made = (tex: string, bare = tex): SetPart => ({ tex, bare, node });
   switch (node.kind) {
     case 'number':
-      return literalTex(node, new Set());
+      return made(literalTex(node, new Set()));
     case 'name':
-      return node.name === 'pi' || node.name === 'π'
-        ? '\\pi'
-        : node.name.length === 1
-          ? node.name
-          : `\\mathit{${node.name.replaceAll('_', '\\_')}}`;
+      return made(
+        node.name === 'pi' || node.name === 'π'
+          ? '\\pi'
+          : node.name.length === 1
+            ? node.name
+            : `\\mathit{${node.name.replaceAll('_', '\\_')}}`,
+      );
     case 'negative':
-      return `-${expressionTex(node.of)}`;
+      return made(`-${first}`);
     case 'group':
-      return `\\left(${expressionTex(node.of)}\\right)`;
+      return { ...made(`\\left(${first}\\right)`, parts[0]?.bare ?? first), node: parts[0]?.node ?? node };
     case 'call':
-      return callTex(node);
+      return made(functions[node.name].tex(parts.map(({ tex }) => tex)));
     case 'operation':
-      return operationTex(node);
+      if (node.operator === '÷') return made(fractionTex(parts));
+      if (node.operator === '^') return made(`{${first}}^{${second}}`);
+      return made(
+        `${first} ${node.operator === '×' ? '\\times' : node.operator === '−' ? '-' : '+'} ${second}`,
+      );
   }
 }
 
-function operationTex({ operator, left, right }: Extract<Expression, { kind: 'operation' }>): string {
-  if (operator === '÷') {
-    const cancelled = sharedUnits(left, right);
-    const side = (of: Expression) => {
-      const bare = of.kind === 'group' ? of.of : of;
-      return bare.kind === 'number' ? literalTex(bare, cancelled) : expressionTex(bare);
-    };
-    return `\\frac{${side(left)}}{${side(right)}}`;
-  }
-  if (operator === '^') return `{${expressionTex(left)}}^{${expressionTex(right)}}`;
-  return `${expressionTex(left)} ${operator === '×' ? '\\times' : operator === '−' ? '-' : '+'} ${expressionTex(right)}`;
-}
-
-function callTex({ name, arguments: given }: Extract<Expression, { kind: 'call' }>): string {
-  const inside = given.map(expressionTex);
-  if (name === 'sqrt') return `\\sqrt{${inside[0] ?? ''}}`;
-  if (name === 'abs') return `\\left|${inside[0] ?? ''}\\right|`;
-  if (name === 'mean') return `\\frac{${inside.join(' + ')}}{${inside.length}}`;
-  return `\\${name}\\left(${inside[0] ?? ''}\\right)`;
+function fractionTex([above, below]: readonly SetPart[]): string {
+  if (!above || !below) return '';
+  const cancelled = sharedUnits(above.node, below.node);
+  const side = ({ node, bare }: SetPart) => (node.kind === 'number' ? literalTex(node, cancelled) : bare);
+  return `\\frac{${side(above)}}{${side(below)}}`;
 }
 
 function literalTex(node: Extract<Expression, { kind: 'number' }>, cancelled: ReadonlySet<string>): string {
@@ -96,20 +104,17 @@ function sharedUnits(left: Expression, right: Expression): ReadonlySet<string> {
 }
 
 /** One step: numbers with units, unrounded, and where its figures end. */
-export function stepTex({ operation, operands, result }: ReckoningStep, rounding: Rounding): string {
+export function stepTex({ operation, operands, result }: EvaluationStep, rounding: Rounding): string {
   const given = operands.map((operand) => quantityTex(operand));
   const [first = '', second = ''] = given;
-  const written: Record<string, string> = {
+  const written: Record<Operator, string> = {
     '+': `${first} + ${second}`,
     '−': `${first} - ${second}`,
     '×': `${first} \\times ${second}`,
     '÷': `\\frac{${first}}{${second}}`,
     '^': `{${first}}^{${second}}`,
-    sqrt: `\\sqrt{${first}}`,
-    abs: `\\left|${first}\\right|`,
-    mean: `\\frac{${given.join(' + ')}}{${given.length}}`,
   };
-  const formula = written[operation] ?? `\\${operation}\\left(${first}\\right)`;
+  const formula = isFunction(operation) ? functions[operation].tex(given) : written[operation];
   return `${formula} \\;=\\; ${quantityTex(result)} \\;\\rightarrow\\; ${roundedTex(result, rounding)}`;
 }
 

@@ -123,7 +123,8 @@ function positionOfDigit(text: string, from: number, to: number, nth: number): n
 }
 
 const superscripts = '⁰¹²³⁴⁵⁶⁷⁸⁹';
-const plainDigits = (text: string): string =>
+/** Raised digits as plain ones. */
+export const plainDigits = (text: string): string =>
   [...text]
     .map((character) => {
       if (character === '⁻') return '-';

@@ -1,8 +1,19 @@
-import { evaluateTree, Decimal, ExpressionProblem, inUnit, parseNumber, type Quantity } from '../figures';
+import {
+  evaluateTree,
+  Decimal,
+  ExpressionProblem,
+  foldExpression,
+  inUnit,
+  isScale,
+  parseNumber,
+  type Expression,
+  type Quantity,
+} from '../figures';
 import { instruments } from '../instruments';
 import { parseProduct, unitFactor, writeProduct } from '../units';
 import { errorCauses } from './causes';
-import { beforeSuffix, named, namesIn, parsedFormula } from './formula';
+import { beforeSuffix, named, parsedFormula } from './formula';
+import { namesIn } from '../figures';
 import { columnOf, unitOf, type Column, type Investigation, type Table } from './investigation';
 
 /** Something that is wrong with an investigation, and where: `tables[0].columns[2].formula`. */
@@ -135,6 +146,14 @@ function checkFormula(
       names[name] = sample(found.column, Object.keys(names).length);
     }
     const { result } = evaluateTree(expression, { rounding: 'half-away', roundWhen: 'end' }, names);
+    if (unit === '%' && result.unit.length === 0 && timesHundred(expression))
+      return [
+        {
+          place,
+          sentence:
+            'A column in % turns a ratio into percent by itself: leave out “× 100”, or write “100 %”.',
+        },
+      ];
     try {
       inUnit(result, parseProduct(unit));
     } catch {
@@ -153,12 +172,25 @@ function checkFormula(
   }
 }
 
+/** Whether something is multiplied by a bare hundred. */
+const timesHundred = (expression: Expression): boolean =>
+  foldExpression<boolean>(
+    expression,
+    (node, parts) =>
+      parts.some(Boolean) ||
+      (node.kind === 'operation' &&
+        node.operator === '×' &&
+        [node.left, node.right].some(
+          (side) => side.kind === 'number' && side.unit.length === 0 && side.number.value.eq(100),
+        )),
+  );
+
 /** Values that are unlike, so that no difference of two is nothing. */
 const sample = (column: Column, nth: number): Quantity => ({
   value: new Decimal(7 + 3 * nth + nth * nth),
   lastPlace: column.kind === 'count' ? null : -2,
   unit: parseProduct(unitOf(column)),
-  point: false,
+  point: isScale(unitOf(column)),
 });
 
 function comesLater(

@@ -7,6 +7,7 @@ import {
   parseNumber,
   clockSeconds,
   isScale,
+  namesIn,
   type Expression,
   type Quantity,
 } from '../figures';
@@ -55,19 +56,6 @@ export function parsedFormula(formula: string): Expression {
   if (parsedBefore.size > 500) parsedBefore.clear();
   parsedBefore.set(formula, parsed);
   return parsed;
-}
-
-/** Every name in an expression, once. */
-export function namesIn(node: Expression): string[] {
-  const names = new Set<string>();
-  const walk = (of: Expression): void => {
-    if (of.kind === 'name') names.add(of.name);
-    else if (of.kind === 'group' || of.kind === 'negative') walk(of.of);
-    else if (of.kind === 'call') of.arguments.forEach(walk);
-    else if (of.kind === 'operation') [of.left, of.right].forEach(walk);
-  };
-  walk(node);
-  return [...names].filter((name) => name !== 'π' && name !== 'pi');
 }
 
 /** True where trials share a reading: some formula behind the column reaches back to the trial before. */

@@ -80,7 +80,7 @@ export class Inputs {
   }
 
   #term(formula: string, own: Table | null, leaf: (name: string, found: Named) => Term): Term {
-    return termOf(parsedFormula(formula), (name) => {
+    const resolve = (name: string): Term | undefined => {
       const found = named(this.material.investigation, own, name);
       if (!found) return undefined;
       const { column } = found;
@@ -93,7 +93,8 @@ export class Inputs {
         ),
       );
       return found.of === 'mean' ? this.#withScatter(inner, found) : inner;
-    });
+    };
+    return termOf(parsedFormula(formula), resolve, this.material.conventions.water);
   }
 
   #mean(name: string, found: Named): Term {

@@ -4,7 +4,8 @@ import { unitOf, type Column, type Investigation, type Table } from './investiga
 import type { Outcome } from './outcome';
 import { secondLook, type AuditColumn, type AuditTable, type Finding } from './secondLook';
 import { cellKey, type Cell } from './table';
-import { namesIn, parsedFormula } from './formula';
+import { parsedFormula } from './formula';
+import { namesIn } from '../figures';
 import type { LogbookLook } from './logbookLook';
 import { logbookRules } from './logbookRules';
 

@@ -3,7 +3,8 @@ import { instrumentOf, modelOf } from '../instruments';
 import { fitLine, summarize, xWhere, yAt } from '../statistics';
 import { inBase, quadrature, worstCase, type Contribution } from '../uncertainty';
 import { parseProduct } from '../units';
-import { named, namesIn, parsedFormula, sharesReadings } from './formula';
+import { named, parsedFormula, sharesReadings } from './formula';
+import { namesIn } from '../figures';
 import { asStandard, Inputs, Unfinished, type Material } from './inputs';
 import {
   columnOf,
@@ -69,7 +70,10 @@ function meanResult(plan: MeanPlan, material: Material): Result {
     degrees: summary.n - 1,
     otherAverage:
       other && lastPlace !== null && writeAtPlace(other, lastPlace) !== writeAtPlace(chosen, lastPlace)
-        ? `${writeAtPlace(other, lastPlace)} ${plan.unit}`
+        ? {
+            text: `${writeAtPlace(other, lastPlace)} ${plan.unit}`,
+            apart: other.minus(chosen).abs().toNumber(),
+          }
         : null,
     line: null,
     points: [],

@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions';
 import { percentError, type PercentError } from '../density/percentError';
-import { Decimal, parseNumber, writeAtPlace, type Quantity, type WrittenNumber } from '../figures';
+import { Decimal, parseNumber, withUnit, writeAtPlace, type Quantity, type WrittenNumber } from '../figures';
 import { suspectOutlier, type Line, type LinePoint, type Summary } from '../statistics';
 import {
   budgetOf,
@@ -47,7 +47,7 @@ export interface Result {
   readonly contributions: readonly Contribution[];
   /** True where trials share readings, so that s/√n does not hold. */
   readonly shares: boolean;
-  /** What the means of the inputs give, where that parts from the mean of the results. */
+  /** What the means of the inputs give, where that parts from the mean of the results by more than a fifth of the uncertainty. */
   readonly otherAverage: string | null;
   readonly line: Line | null;
   readonly points: readonly (LinePoint & { readonly trial: number })[];
@@ -67,13 +67,16 @@ export type Unwritten = Pick<
   | 'contributions'
   | 'instrumentPart'
   | 'repeatPart'
-  | 'otherAverage'
   | 'line'
   | 'points'
-> & { readonly degrees: number };
+> & {
+  readonly degrees: number;
+  /** What averaging the other way gives, and how far that is from the value. */
+  readonly otherAverage: { readonly text: string; readonly apart: number } | null;
+};
 
 export function finish(plan: ResultPlan, { investigation, conventions }: Material, made: Unwritten): Result {
-  const { value, summary, repeatPart, instrumentPart, contributions, degrees } = made;
+  const { value, summary, repeatPart, instrumentPart, contributions, degrees, otherAverage } = made;
   const figuresOnly = conventions.combining === 'figures-only';
   const uncertainty = figuresOnly ? null : joined(repeatPart ?? 0, instrumentPart, conventions);
   const plusMinus =
@@ -104,7 +107,7 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
     repeatPart,
     instrumentPart,
     shares: made.shares,
-    otherAverage: made.otherAverage,
+    otherAverage: otherAverage && (uncertainty ?? 0) <= 5 * otherAverage.apart ? otherAverage.text : null,
     line: made.line,
     points: made.points,
     model: made.model,
@@ -115,7 +118,7 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
     plusMinus,
     expanded:
       plusMinus && conventions.plusMinus === 'standard' ? expandedText(all, plan, value, conventions) : null,
-    text: plusMinus?.text ?? [valueText, plan.unit].filter(Boolean).join(' '),
+    text: plusMinus?.text ?? withUnit(valueText, plan.unit),
     percentError: error,
     budget: plusMinus ? budgetOf(all) : [],
     contributions: all,

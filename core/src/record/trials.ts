@@ -1,7 +1,8 @@
 import type { Conventions } from '../conventions';
-import { convert, evaluateTree, Decimal, writeTracked, type Quantity, type ReckoningStep } from '../figures';
+import { convert, evaluateTree, Decimal, writeTracked, type Quantity, type EvaluationStep } from '../figures';
 import { columnRule, type ColumnRule } from './columnRule';
-import { beforeSuffix, named, namesIn, parsedFormula, quantityOf, sentenceOf } from './formula';
+import { beforeSuffix, named, parsedFormula, quantityOf, sentenceOf } from './formula';
+import { namesIn } from '../figures';
 import { besides, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 import { cellKey, type Cell } from './table';
 
@@ -16,7 +17,7 @@ export type Derived =
       readonly value: Quantity;
       /** Rounded as the class does. */
       readonly text: string;
-      readonly steps: readonly ReckoningStep[];
+      readonly steps: readonly EvaluationStep[];
     };
 
 /** One trial of one table as it stands. */

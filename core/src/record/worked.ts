@@ -10,7 +10,8 @@ import {
   type Quantity,
 } from '../figures';
 import { parseProduct, sameDimension } from '../units';
-import { namesIn, parsedFormula, quantityOf } from './formula';
+import { parsedFormula, quantityOf } from './formula';
+import { namesIn } from '../figures';
 import type { DerivedColumn, Table } from './investigation';
 import { cellKey, type Cell } from './table';
 import { valuesOf, writtenMean, writtenValue, type Derived, type Trial } from './trials';

@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions';
 import type { PercentError } from '../density/percentError';
-import { Decimal, expressionTex, quantityTex, roundToPlace, stepTex, unitTex } from '../figures';
+import { Decimal, expressionTex, numberTex, quantityTex, roundToPlace, stepTex, unitTex } from '../figures';
 import { parseProduct } from '../units';
 import { parsedFormula } from './formula';
 import type { DerivedColumn, Investigation } from './investigation';
@@ -54,7 +54,7 @@ export function trialWorking(
         tex: [
           `${symbolTex(column.symbol)}${gap}${expressionTex(parsedFormula(column.formula))}`,
           ...cell.steps.map((step) => stepTex(step, rounding)),
-          `${symbolTex(column.symbol)}${gap}${quantityTex(cell.value)} \\;\\rightarrow\\; ${cell.text}${unit(column.unit)}`,
+          `${symbolTex(column.symbol)}${gap}${quantityTex(cell.value)} \\;\\rightarrow\\; ${numberTex(cell.text, -1)}${unit(column.unit)}`,
         ],
         why:
           rules.map((rule) => ruleWords[rule] ?? rule).join(' ') +
@@ -66,12 +66,21 @@ export function trialWorking(
   });
 }
 
-/** `V_1`, `ρ` as TeX. */
-export const symbolTex = (symbol: string): string =>
-  symbol
-    .replace('ρ', '\\rho ')
-    .replace('π', '\\pi ')
-    .replace(/_(\w{2,})/, '_{\\mathrm{$1}}');
+/** `V_1`, `ρ`, `ρ_w` as TeX. @param index a further index, after its own. */
+export function symbolTex(symbol: string, index = ''): string {
+  const [letter = '', ...below] = symbol.split('_');
+  const under = [...below, ...(index ? [index] : [])].map((part) =>
+    part.length > 1 ? `\\mathrm{${escaped(part)}}` : part,
+  );
+  const main = letter.replaceAll('ρ', '\\rho ').replaceAll('π', '\\pi ');
+  return under.length === 0 ? main : `{${main}}_{${under.join(',')}}`;
+}
+
+/** Text as TeX sets it: what has a meaning of its own there is written out. */
+export const escaped = (text: string): string =>
+  text.replace(/[\\{}$&#^_%~]/g, (sign) =>
+    sign === '\\' ? '\\backslash ' : sign === '^' || sign === '~' ? `\\${sign}{}` : `\\${sign}`,
+  );
 
 /** The working from the trials to the result with its uncertainty. */
 export function resultWorking(result: Result, conventions: Conventions): WorkingStep[] {
@@ -85,7 +94,7 @@ export function resultWorking(result: Result, conventions: Conventions): Working
       title: 'Mean of the trials',
       tex: [
         n > 12
-          ? `${mean}${gap}\\frac{1}{${n}}\\sum ${symbolTex(plan.symbol)}_i${gap}${unrounded(summary.mean)}${u}`
+          ? `${mean}${gap}\\frac{1}{${n}}\\sum ${symbolTex(plan.symbol, 'i')}${gap}${unrounded(summary.mean)}${u}`
           : `${mean}${gap}\\frac{${result.values.map(({ value }) => cut(value.value)).join(' + ')}}{${n}}${u}${gap}${unrounded(summary.mean)}${u}`,
       ],
       why:
@@ -98,7 +107,7 @@ export function resultWorking(result: Result, conventions: Conventions): Working
       steps.push({
         title: 'Spread of the trials',
         tex: [
-          `s${gap}\\sqrt{\\frac{\\sum(${symbolTex(plan.symbol)}_i - ${mean})^2}{n - 1}}${gap}${cut(standardDeviation)}${u}`,
+          `s${gap}\\sqrt{\\frac{\\sum(${symbolTex(plan.symbol, 'i')} - ${mean})^2}{n - 1}}${gap}${cut(standardDeviation)}${u}`,
           ...(result.shares
             ? []
             : [
@@ -129,7 +138,10 @@ export function resultWorking(result: Result, conventions: Conventions): Working
       title: 'Part of the instruments',
       tex: result.contributions
         .filter(({ kind }) => kind !== 'repeat' || result.plan.kind === 'value')
-        .map(({ source, amount }) => `\\text{${source}:}\\quad ${cut(new Decimal(Math.abs(amount)))}${u}`),
+        .map(
+          ({ source, amount }) =>
+            `\\text{${escaped(source)}:}\\quad ${cut(new Decimal(Math.abs(amount)))}${u}`,
+        ),
       why:
         `Each is its half-width times how much the result moves with it. They are ${combiningWords[conventions.combining]}: ` +
         `${short(result.instrumentPart)} ${plan.unit}. Taking more trials does not make them smaller.`,
@@ -176,7 +188,7 @@ function percentErrorWorking(
   const formula = conventions.percentError === 'absolute' ? `\\left|${ratio}\\right|` : ratio;
   return {
     title: 'Percent error',
-    tex: [`${formula} \\times 100\\,\\%${gap}${error.text.replace('%', '\\%').replace('−', '-')}`],
+    tex: [`${formula} \\times 100\\,\\%${gap}\\text{${escaped(error.text)}}`],
     why:
       'Measured minus accepted, as a share of the accepted value; reckoned from the unrounded mean.' +
       (error.figuresLost > 0 ? ' The subtraction leaves few figures, and they govern.' : ''),

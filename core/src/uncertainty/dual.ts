@@ -1,3 +1,5 @@
+import type { PlainFunction } from '../figures';
+
 /**
  * A number with its exact derivatives by some inputs (forward automatic differentiation; Griewank and Walther,
  * Evaluating Derivatives, 2008, chapter 3). `by` holds ∂value/∂input for each input that matters.
@@ -20,9 +22,15 @@ export function over(a: Dual, b: Dual): Dual {
   return join(a.value / b.value, [a, 1 / b.value], [b, -a.value / b.value ** 2]);
 }
 
-/** A constant power. */
-export const power = (a: Dual, exponent: number): Dual =>
-  join(a.value ** exponent, [a, exponent * a.value ** (exponent - 1)]);
+/** A power; its exponent may be uncertain too. @throws RangeError for an uncertain exponent over what is not positive. */
+export function power(a: Dual, exponent: Dual): Dual {
+  const value = a.value ** exponent.value;
+  const byBase = exponent.value === 0 ? 0 : exponent.value * a.value ** (exponent.value - 1);
+  if (exponent.by.size === 0) return join(value, [a, byBase]);
+  if (!(a.value > 0))
+    throw new RangeError('An uncertain power is carried through over positive numbers only.');
+  return join(value, [a, byBase], [exponent, value * Math.log(a.value)]);
+}
 
 /** Chain rule: each term's derivatives, times the derivative by that term. */
 function join(value: number, ...terms: readonly (readonly [Dual, number])[]): Dual {
@@ -34,17 +42,5 @@ function join(value: number, ...terms: readonly (readonly [Dual, number])[]): Du
 }
 
 /** A function of one input, by its value and its derivative there. */
-const applied =
-  (f: (x: number) => number, slope: (x: number) => number) =>
-  (a: Dual): Dual =>
-    join(f(a.value), [a, slope(a.value)]);
-
-export const dualFunctions = {
-  sqrt: applied(Math.sqrt, (x) => 0.5 / Math.sqrt(x)),
-  log: applied(Math.log10, (x) => 1 / (x * Math.LN10)),
-  ln: applied(Math.log, (x) => 1 / x),
-  exp: applied(Math.exp, Math.exp),
-  sin: applied(Math.sin, Math.cos),
-  cos: applied(Math.cos, (x) => -Math.sin(x)),
-  abs: applied(Math.abs, Math.sign),
-} as const;
+export const applied = ({ value, derivative }: PlainFunction, a: Dual): Dual =>
+  join(value(a.value), [a, derivative(a.value)]);

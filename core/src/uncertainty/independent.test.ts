@@ -47,7 +47,7 @@ function at(node: Expression, values: Readonly<Record<string, Decimal>>): Decima
         cos: () => one.cos(),
         abs: () => one.abs(),
         mean: () => given.reduce((sum, value) => sum.plus(value), new Decimal(0)).div(given.length),
-      }[node.name]();
+      }[node.name as 'sqrt']();
     }
   }
 }

@@ -1,6 +1,17 @@
-import { Decimal, ExpressionProblem, type Expression, type FunctionName } from '../figures';
+import {
+  Decimal,
+  ExpressionProblem,
+  foldExpression,
+  functions,
+  type Expression,
+  type FunctionName,
+  type PlainFunction,
+  type RoundingPolicy,
+} from '../figures';
 import type { UnitProduct } from '../units';
-import { constant, dualFunctions, minus, over, plus, power, times, type Dual } from './dual';
+import { applied, constant, minus, over, plus, power, times, type Dual } from './dual';
+
+type Water = RoundingPolicy['water'];
 
 /** A calculation as plain numbers in SI base units: what uncertainties are carried through. */
 export type Term =
@@ -12,7 +23,7 @@ export type Term =
       readonly left: Term;
       readonly right: Term;
     }
-  | { readonly kind: 'function'; readonly name: keyof typeof dualFunctions; readonly of: Term }
+  | { readonly kind: 'function'; readonly name: FunctionName; readonly of: Term; readonly water?: Water }
   | { readonly kind: 'mean'; readonly of: readonly Term[] };
 
 /** How many SI base units one of a unit is. */
@@ -21,41 +32,55 @@ export const inBase = (unit: UnitProduct): number =>
     .reduce((factor, { unit: { inBase: one }, power: own }) => factor.times(one.pow(own)), new Decimal(1))
     .toNumber();
 
-/** An expression as a term. @param resolve what a name stands for. @throws ExpressionProblem for a name it does not know. */
-export function termOf(node: Expression, resolve: (name: string) => Term | undefined): Term {
-  switch (node.kind) {
-    case 'number':
-      return { kind: 'constant', value: node.number.value.toNumber() * inBase(node.unit) };
-    case 'name': {
-      const found = resolve(node.name);
-      if (found) return found;
-      if (node.name === 'π' || node.name === 'pi') return { kind: 'constant', value: Math.PI };
-      throw new ExpressionProblem('unknown-name', node.at, `“${node.name}” has no value yet.`);
+/**
+ * An expression as a term.
+ * @param resolve what a name stands for.
+ * @param water how dense the class takes water to be.
+ * @throws ExpressionProblem for a name it does not know.
+ */
+export function termOf(
+  root: Expression,
+  resolve: (name: string) => Term | undefined,
+  water: Water = 'table',
+): Term {
+  return foldExpression<Term>(root, (node, parts) => {
+    const [first = nothing, second = nothing] = parts;
+    switch (node.kind) {
+      case 'number':
+        return { kind: 'constant', value: node.number.value.toNumber() * inBase(node.unit) };
+      case 'name': {
+        const found = resolve(node.name);
+        if (found) return found;
+        if (node.name === 'π' || node.name === 'pi') return { kind: 'constant', value: Math.PI };
+        throw new ExpressionProblem('unknown-name', node.at, `“${node.name}” has no value yet.`);
+      }
+      case 'negative':
+        return { kind: 'operation', operator: '×', left: { kind: 'constant', value: -1 }, right: first };
+      case 'group':
+        return first;
+      case 'operation':
+        return { kind: 'operation', operator: node.operator, left: first, right: second };
+      case 'call':
+        if (node.name === 'mean') return { kind: 'mean', of: parts };
+        if (node.name === 'waterVolume')
+          return {
+            kind: 'operation',
+            operator: '÷',
+            left: first,
+            right: { kind: 'function', name: 'water', of: second, water },
+          };
+        return { kind: 'function', name: node.name, of: first, water };
     }
-    case 'negative':
-      return product({ kind: 'constant', value: -1 }, termOf(node.of, resolve));
-    case 'group':
-      return termOf(node.of, resolve);
-    case 'call':
-      return callTerm(
-        node.name,
-        node.arguments.map((argument) => termOf(argument, resolve)),
-      );
-    case 'operation':
-      return {
-        kind: 'operation',
-        operator: node.operator,
-        left: termOf(node.left, resolve),
-        right: termOf(node.right, resolve),
-      };
-  }
+  });
 }
 
-const product = (left: Term, right: Term): Term => ({ kind: 'operation', operator: '×', left, right });
+const nothing: Term = { kind: 'constant', value: NaN };
 
-function callTerm(name: FunctionName, given: readonly Term[]): Term {
-  if (name === 'mean') return { kind: 'mean', of: given };
-  return { kind: 'function', name, of: given[0] ?? { kind: 'constant', value: NaN } };
+/** @throws RangeError for one that is put together of others. */
+function plainOf({ name, water }: Extract<Term, { kind: 'function' }>): PlainFunction {
+  const { plain } = functions[name];
+  if (!plain) throw new RangeError(`“${name}” is not a function of one value.`);
+  return plain(water ? { water } : {});
 }
 
 /** The names of all inputs of a term, each once. */
@@ -73,7 +98,7 @@ export function inputsOf(term: Term): string[] {
 
 const dualOperations = { '+': plus, '−': minus, '×': times, '÷': over } as const;
 
-/** Its value with the derivatives by all inputs. @throws RangeError where it divides by zero, or raises to a power that is uncertain. */
+/** Its value with the derivatives by all inputs. @throws RangeError where it divides by zero, or raises what is not positive to an uncertain power. */
 export function dualOf(term: Term, input: (name: string) => Dual): Dual {
   switch (term.kind) {
     case 'constant':
@@ -81,14 +106,13 @@ export function dualOf(term: Term, input: (name: string) => Dual): Dual {
     case 'input':
       return input(term.name);
     case 'function':
-      return dualFunctions[term.name](dualOf(term.of, input));
+      return applied(plainOf(term), dualOf(term.of, input));
     case 'mean':
       return over(term.of.map((of) => dualOf(of, input)).reduce(plus, constant(0)), constant(term.of.length));
     case 'operation': {
       const [left, right] = [dualOf(term.left, input), dualOf(term.right, input)];
       if (term.operator !== '^') return dualOperations[term.operator](left, right);
-      if (right.by.size > 0) throw new RangeError('A power that is itself uncertain is not carried through.');
-      return power(left, right.value);
+      return power(left, right);
     }
   }
 }
@@ -114,7 +138,7 @@ export function compiled(term: Term, size: number): (inputs: ReadonlyMap<string,
       };
     case 'function': {
       const [of, out] = [compiled(term.of, size), new Float64Array(size)];
-      const f = plainFunctions[term.name];
+      const f = plainOf(term).value;
       return (inputs) => {
         const values = of(inputs);
         for (let at = 0; at < size; at += 1) out[at] = f(values[at] ?? NaN);
@@ -136,16 +160,6 @@ export function compiled(term: Term, size: number): (inputs: ReadonlyMap<string,
       return operation(term.operator, compiled(term.left, size), compiled(term.right, size), size);
   }
 }
-
-const plainFunctions = {
-  sqrt: Math.sqrt,
-  log: Math.log10,
-  ln: Math.log,
-  exp: Math.exp,
-  sin: Math.sin,
-  cos: Math.cos,
-  abs: Math.abs,
-} as const satisfies Record<keyof typeof dualFunctions, (x: number) => number>;
 
 type Compiled = (inputs: ReadonlyMap<string, Block>) => Block;
 

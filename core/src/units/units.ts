@@ -66,6 +66,7 @@ export const units: readonly Unit[] = [
   rounded(4, row('mi', 'mile', 'length', length, '1609')),
   rounded(4, row('gal', 'gallon', 'volume', volume, '3.785e-3')),
   row('drops', 'drop', 'count', count, '1', 'drop'),
+  row('%', 'percent', 'ratio', count, '0.01', 'percent', 'per cent'),
   row('g/cm³', 'gram per cubic centimetre', 'density', density, '1e3', 'g/cm3', 'g/cm^3', 'g/cc'),
   row('g/mL', 'gram per millilitre', 'density', density, '1e3', 'g/ml'),
   row('kg/m³', 'kilogram per cubic metre', 'density', density, '1', 'kg/m3', 'kg/m^3'),
@@ -93,8 +94,10 @@ export function unitNamed(symbol: string): Unit {
   return unit;
 }
 
+/** Drops, degrees and percent are all numbers, and yet not of one quantity. */
 export const sameQuantity = (a: Unit, b: Unit): boolean =>
-  a.dimension.every((power, at) => power === b.dimension[at]);
+  a.dimension.every((power, at) => power === b.dimension[at]) &&
+  (a.dimension.some((power) => power !== 0) || a.quantity === b.quantity);
 
 /** How many `to` one `from` is, for units of one quantity without an offset. @throws RangeError otherwise. */
 export function conversionFactor(from: Unit, to: Unit): Decimal {

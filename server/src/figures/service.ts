@@ -86,6 +86,7 @@ export async function drillAnswer(services: Services, { row, item }: OwnItem): P
     name: drillOf(row.kind).name,
     prompt: item.prompt,
     given: item.given,
+    unmarked: drillOf(row.kind).unmarked ?? false,
     unitChoices: item.unitChoices,
     attempts: attempts.map((attempt) => answerTo(item, attempt, attempts)),
     triesLeft: closed(attempts) ? 0 : triesAllowed - attempts.length,

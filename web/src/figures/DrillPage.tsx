@@ -8,12 +8,13 @@ import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
-import { Figure, Stated } from '../ui/Figure';
+import { Stated } from '../ui/Figure';
 import { Loading, Trouble } from '../ui/Notice';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
 import { UnitChoice } from '../ui/UnitChoice';
 import { useDrill } from './Drills';
 import { FiguresPage } from './Figures';
+import { Given } from './Given';
 
 /** One item: what is given, where the answer is written, and what is said of it. */
 export function DrillPage() {
@@ -53,18 +54,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
       <div className="grid gap-10 md:grid-cols-2">
         <section aria-label="Given" className="bg-white p-6">
           <h2 className="mb-4 text-xl">{drill.prompt}</h2>
-          <ul className="flex flex-col gap-2 text-2xl">
-            {drill.given.map((line, index) => (
-              <li key={index} className="font-mono">
-                {line.split(' ').map((word, nth) => (
-                  <span key={nth}>
-                    {nth > 0 && ' '}
-                    <Figure text={word} />
-                  </span>
-                ))}
-              </li>
-            ))}
-          </ul>
+          <Given lines={drill.given} unmarked={drill.unmarked} />
         </section>
         <form onSubmit={submit} className="flex flex-col gap-4">
           <FieldTrouble says={trouble ?? unkept} />

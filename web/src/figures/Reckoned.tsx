@@ -4,7 +4,7 @@ import {
   writeQuantity,
   writtenElsewhere,
   type Conventions,
-  type Reckoning,
+  type Evaluation,
 } from '@green-beam/core';
 import { lazy, Suspense } from 'react';
 import { Button } from '../ui/Button';
@@ -21,7 +21,7 @@ export function Reckoned({
   conventions,
 }: {
   readonly text: string;
-  readonly reckoning: Reckoning;
+  readonly reckoning: Evaluation;
   readonly conventions: Conventions;
 }) {
   const written = writeQuantity(reckoning.result, conventions.rounding);

@@ -1,4 +1,4 @@
-import { figuresOf, stepTex, writeQuantity, type Conventions, type ReckoningStep } from '@green-beam/core';
+import { figuresOf, stepTex, writeQuantity, type Conventions, type EvaluationStep } from '@green-beam/core';
 import { lazy, Suspense } from 'react';
 
 const Tex = lazy(() => import('../ui/Tex'));
@@ -8,7 +8,7 @@ const most = 40;
 export function Steps({
   steps,
   rounding,
-}: { readonly steps: readonly ReckoningStep[] } & Pick<Conventions, 'rounding'>) {
+}: { readonly steps: readonly EvaluationStep[] } & Pick<Conventions, 'rounding'>) {
   return (
     <section aria-label="Steps">
       <h2 className="mb-2">Step by step</h2>
@@ -34,7 +34,7 @@ export function Steps({
   );
 }
 
-const ruleNames: Readonly<Record<ReckoningStep['rule'], string>> = {
+const ruleNames: Readonly<Record<EvaluationStep['rule'], string>> = {
   'coarsest last place': 'the coarsest last place governs',
   'fewest figures': 'the fewest figures govern',
   'figures of the base': 'as many figures as the base',
@@ -45,11 +45,11 @@ const ruleNames: Readonly<Record<ReckoningStep['rule'], string>> = {
   'all exact': 'exact',
 };
 
-const ruleWords = ({ rule, figuresLost }: ReckoningStep): string =>
+const ruleWords = ({ rule, figuresLost }: EvaluationStep): string =>
   `${ruleNames[rule]}${figuresLost > 0 ? `; ${figuresLost} ${figuresLost === 1 ? 'figure is' : 'figures are'} lost` : ''}`;
 
 function whyWords(
-  { operands, limitedBy, figuresLost }: ReckoningStep,
+  { operands, limitedBy, figuresLost }: EvaluationStep,
   rounding: Conventions['rounding'],
 ): string {
   const limiting = limitedBy.map((index) => operands[index]).filter((operand) => operand !== undefined);

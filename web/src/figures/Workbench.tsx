@@ -1,11 +1,12 @@
 import { paths, type ConventionsAnswer } from '@green-beam/contract';
-import { evaluate, ExpressionProblem, type Conventions, type Reckoning } from '@green-beam/core';
+import { evaluate, ExpressionProblem, type Conventions, type Evaluation } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useId, useMemo, useRef } from 'react';
 import { call } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Loading, Trouble } from '../ui/Notice';
+import { ExactNumbers } from './ExactNumbers';
 import { FiguresPage } from './Figures';
 import { Reckoned } from './Reckoned';
 
@@ -71,9 +72,13 @@ function OpenWorkbench({ own }: { readonly own: Conventions }) {
           </Button>
         ))}
       </div>
+      {'reckoning' in reckoned && reckoned.reckoning && (
+        <ExactNumbers text={text} expression={reckoned.reckoning.expression} onChange={setText} />
+      )}
       <p className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 text-sm text-soft">
         <span>
-          An exact number is marked: 3!. Powers with ^, and sqrt, log, ln, exp, sin, cos, mean, abs.
+          An exact number says so: 3 exact, 2.54 cm exact. Powers with ^, and sqrt, log, ln, exp, sin, cos,
+          mean(a; b), abs, water(21.4 °C).
         </span>
         <Button look="quiet" className="text-sm" onClick={() => setText(example)}>
           An example
@@ -122,9 +127,10 @@ const pieces = [
   '^2',
   '(',
   ')',
-  '!',
+  ' exact',
   'sqrt(',
   'mean(',
+  'water(',
   'log(',
   'π',
   ' g',
@@ -138,7 +144,7 @@ function putIn(field: HTMLTextAreaElement | null, text: string, piece: string): 
   return `${text.slice(0, from)}${piece}${text.slice(to)}`;
 }
 
-type Tried = { readonly problem: ExpressionProblem } | { readonly reckoning: Reckoning | null };
+type Tried = { readonly problem: ExpressionProblem } | { readonly reckoning: Evaluation | null };
 
 function tryReckoning(text: string, conventions: Conventions): Tried {
   if (text.trim() === '') return { reckoning: null };

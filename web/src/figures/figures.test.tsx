@@ -139,6 +139,7 @@ describe('drills', () => {
     name: 'Count the figures',
     prompt: 'How many significant figures?',
     given: ['0.0450 g'],
+    unmarked: false,
     unitChoices: [],
     attempts: [],
     triesLeft: 3,

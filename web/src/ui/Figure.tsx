@@ -1,9 +1,19 @@
 import { parseNumber } from '@green-beam/core';
 import clsx from 'clsx';
 
+interface Props {
+  readonly text: string;
+  readonly className?: string;
+  /** The stretch of the text that is shown, where it is set in two halves. */
+  readonly from?: number;
+  readonly to?: number;
+}
+
 /** A measured number: certain digits in ink, the doubtful one in brass with a bar under it. */
-export function Figure({ text, className }: { readonly text: string; readonly className?: string }) {
-  const at = doubtfulAt(text);
+export function Figure({ text: whole, className, from = 0, to = whole.length }: Props) {
+  const text = whole.slice(from, to);
+  const doubtful = doubtfulAt(whole);
+  const at = doubtful >= from && doubtful < to ? doubtful - from : -1;
   return (
     <span className={clsx('font-mono whitespace-pre', className)}>
       {at < 0 ? (

@@ -51,7 +51,7 @@ export const rivetCrate: Investigation = {
       name: '120 times the mean of one',
       symbol: 'm_{120}',
       unit: 'g',
-      formula: '120! * each',
+      formula: '120 exact * each',
       accepted: null,
     },
     {
