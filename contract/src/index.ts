@@ -4,3 +4,4 @@ export * from './paths';
 export * from './screens';
 export * from './requests';
 export * from './answers';
+export * from './houseRules';

@@ -32,6 +32,7 @@ export const paths = {
   investigations: '/api/classes/:classId/investigations',
   investigation: '/api/classes/:classId/investigations/:investigationId',
   classes: '/api/classes',
+  houseRules: '/api/classes/:classId/rules',
   board: '/api/classes/:classId/board',
   classShow: '/api/classes/:classId/show',
   classStation: '/api/classes/:classId/station',

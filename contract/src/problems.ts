@@ -28,6 +28,10 @@ export const problems = {
   'feed-silent': [409, 'The balance is silent. Is it switched on and connected?'],
   'feed-unsteady': [409, 'The balance has not come to rest. Wait until it stands.'],
   'not-an-investigation': [422, 'The investigation cannot be used as it is.'],
+  'changed-meanwhile': [
+    409,
+    'Somebody else has changed this meanwhile. Look at what stands now, and change it from there.',
+  ],
   'setting-open': [409, 'This setting is not finished: its answer is told at the end.'],
   'setting-closed': [409, 'This setting is finished. Take the next one.'],
   unavailable: [

@@ -1,3 +1,4 @@
+import { houseRules } from './houseRules';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
@@ -185,7 +186,17 @@ export const investigationChange = object({
   retired: boolean().strict().required('Say whether it is still set.'),
 }).noUnknown();
 
-export const newClass = object({ name: named('name of the class', 60) }).noUnknown();
+export const newClass = object({
+  name: named('name of the class', 60),
+  /** The ready-made house rules that it begins with. */
+  preset: shortText('preset', 60),
+}).noUnknown();
+
+/** A new version of a class's house rules, made from the one that was seen. */
+export const newHouseRules = object({
+  rules: houseRules.required('The rules are missing.'),
+  from: number().integer().min(1).required('Say from which version.'),
+}).noUnknown();
 
 export const newStudents = object({
   names: array(named('name', 60))
@@ -214,5 +225,6 @@ export type NewBlock = InferType<typeof newBlock>;
 export type NewInvestigation = InferType<typeof newInvestigation>;
 export type NewEntry = InferType<typeof newEntry>;
 export type NewClass = InferType<typeof newClass>;
+export type NewHouseRules = InferType<typeof newHouseRules>;
 export type NewStudents = InferType<typeof newStudents>;
 export type NewSlips = InferType<typeof newSlips>;

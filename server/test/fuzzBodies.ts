@@ -1,4 +1,4 @@
-import { boltPin } from '@green-beam/core';
+import { boltPin, presetNamed } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { entry } from './entry';
 
@@ -21,6 +21,7 @@ export function fuzzBodies(studentId: string): Readonly<Record<string, () => obj
       ownDevice: false,
     }),
     'post /api/session/password': () => ({ current: 'no', next: 'something longer' }),
+    'post /api/classes/:classId/rules': () => ({ rules: presetNamed('Half-division'), from: 1 }),
     'post /api/bench/settings': () => ({
       id: randomUUID(),
       kind: 'burette',

@@ -94,6 +94,18 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./classroom/Show')).Show }),
       },
       {
+        path: 'class/:classId/rules',
+        lazy: async () => ({ Component: (await import('./classroom/HouseRules')).HouseRules }),
+      },
+      {
+        path: 'class/:classId/rules/print',
+        lazy: async () => ({ Component: (await import('./classroom/RulesToPrint')).ClassRulesToPrint }),
+      },
+      {
+        path: 'rules',
+        lazy: async () => ({ Component: (await import('./classroom/RulesToPrint')).OwnRulesToPrint }),
+      },
+      {
         path: 'class/:classId/roster',
         lazy: async () => ({ Component: (await import('./classroom/Roster')).Roster }),
       },

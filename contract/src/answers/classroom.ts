@@ -1,4 +1,4 @@
-import type { ReadersMark, Mastery } from '@green-beam/core';
+import type { Conventions, ReadersMark, Mastery } from '@green-beam/core';
 import type { StaffRole, ClassName } from './session';
 import type { LogbookLine } from './logbook';
 
@@ -55,4 +55,19 @@ export interface Slip {
 export interface SlipsAnswer {
   readonly class: ClassName;
   readonly slips: readonly Slip[];
+}
+
+/** One version of a class's house rules, with how much work stays with it. */
+export interface HouseRulesVersion {
+  readonly rules: Conventions;
+  readonly madeAt: string;
+  readonly logbooks: number;
+  readonly settings: number;
+}
+
+/** All versions, the newest first. */
+export interface HouseRulesAnswer {
+  readonly class: ClassName;
+  readonly versions: readonly HouseRulesVersion[];
+  readonly mayChange: boolean;
 }

@@ -62,6 +62,7 @@ const standard: Conventions = {
   averaging: 'results',
   zeroCorrection: 'each-reading',
   percentError: 'absolute',
+  howCompare: 'tests',
   glasswareReference: 'weighed',
   water: 'table',
   rounding: 'half-away',

@@ -1,5 +1,16 @@
-/** One question on which schools differ: its key, its words, and the answers a class may choose from. */
+/** How a teacher thinks of the questions. */
+export const questionGroups = {
+  reading: 'How we read',
+  writing: 'How we write',
+  uncertainty: 'How we state ±',
+  judging: 'How we judge',
+  glass: 'Glassware and water',
+} as const;
+export type QuestionGroup = keyof typeof questionGroups;
+
+/** One question on which schools differ: its group, its words, and the answers a class may choose from. */
 export interface Question {
+  readonly group: QuestionGroup;
   readonly asks: string;
   readonly answers: Readonly<Record<string, string>>;
 }
@@ -10,6 +21,7 @@ export interface Question {
  */
 export const questions = {
   analogueStep: {
+    group: 'reading',
     asks: 'How far is an analogue scale read?',
     answers: {
       'written-place':
@@ -22,6 +34,7 @@ export const questions = {
     },
   },
   leastCount: {
+    group: 'reading',
     asks: 'How far is a vernier, a screw or a digital display read?',
     answers: {
       'least-count': 'to its least count, nothing estimated',
@@ -29,10 +42,12 @@ export const questions = {
     },
   },
   vernierParts: {
+    group: 'reading',
     asks: 'How is a vernier or a screw reading written down?',
     answers: { 'one-number': 'as one number', columns: 'in its parts, each in its own column' },
   },
   halfWidth: {
+    group: 'uncertainty',
     asks: 'What is the reading half-width of an analogue scale?',
     answers: {
       'half-division': 'half a division',
@@ -43,6 +58,7 @@ export const questions = {
     },
   },
   plusMinus: {
+    group: 'uncertainty',
     asks: 'What does ± mean in this course?',
     answers: {
       'half-widths': 'half-widths combined as they stand',
@@ -50,10 +66,12 @@ export const questions = {
     },
   },
   repeatAndInstrument: {
+    group: 'uncertainty',
     asks: 'How are the repeat part and the instrument part joined?',
     answers: { larger: 'the larger of them', sum: 'their sum', 'root-sum-square': 'root-sum-square' },
   },
   spread: {
+    group: 'uncertainty',
     asks: 'How is spread stated?',
     answers: {
       'standard-deviation': 'sample standard deviation; for a mean, the standard deviation of the mean',
@@ -63,6 +81,7 @@ export const questions = {
     },
   },
   combining: {
+    group: 'uncertainty',
     asks: 'How are uncertainties combined?',
     answers: {
       'figures-only': 'significant figures only, no ±',
@@ -73,26 +92,46 @@ export const questions = {
     },
   },
   uncertaintyDigits: {
+    group: 'uncertainty',
     asks: 'How many digits has an uncertainty?',
     answers: { one: 'one', two: 'two', 'one-or-two': 'one, or two if it begins with 1' },
   },
   resultDigits: {
+    group: 'writing',
     asks: 'What decides the digits of a result?',
     answers: { data: 'the data', fixed: 'a fixed count set by the teacher' },
   },
   averaging: {
+    group: 'uncertainty',
     asks: 'What is averaged?',
     answers: { results: 'the results', inputs: 'the inputs; the result comes from their means' },
   },
   zeroCorrection: {
+    group: 'reading',
     asks: 'Where is a zero error corrected?',
     answers: { 'each-reading': 'in each reading', mean: 'on the mean' },
   },
   percentError: {
+    group: 'judging',
     asks: 'How is a percent error written?',
-    answers: { absolute: 'without a sign', signed: 'with its sign' },
+    answers: {
+      absolute: 'without a sign',
+      signed: 'with its sign',
+      'of-target': 'as percent of the accepted value',
+      'hundred-less': 'as 100 less the percent error',
+    },
+  },
+  howCompare: {
+    group: 'judging',
+    asks: 'How do we compare? By which is a claim judged?',
+    answers: {
+      'as-they-stand': 'the numbers as they stand',
+      overlap: 'whether the intervals overlap',
+      tests: 'whether the data carry the claim',
+    },
   },
   glasswareReference: {
+    group: 'glass',
     asks: 'In a glassware trial, which volume is accepted?',
     answers: {
       weighed: 'the weighed one; the mark is measured',
@@ -100,6 +139,7 @@ export const questions = {
     },
   },
   water: {
+    group: 'glass',
     asks: 'How dense is water?',
     answers: {
       one: '1 g/mL',
@@ -108,18 +148,22 @@ export const questions = {
     },
   },
   rounding: {
+    group: 'writing',
     asks: 'Which way does a tie round?',
     answers: { 'half-away': 'away from zero', 'half-even': 'to the even digit' },
   },
   roundWhen: {
+    group: 'writing',
     asks: 'When is a result rounded?',
     answers: { end: 'once, at the end', 'each-step': 'at each step' },
   },
   trailingZeros: {
+    group: 'writing',
     asks: 'Do the last zeros of a whole number count?',
     answers: { 'written-point': 'only with a written point', 'all-count': 'always' },
   },
   onesZero: {
+    group: 'writing',
     asks: 'What of a reading that ends in a zero at the ones place, such as 60?',
     answers: {
       bare: 'it is written bare: 60',
@@ -128,22 +172,27 @@ export const questions = {
     },
   },
   kelvin: {
+    group: 'writing',
     asks: 'Is the 273.15 of kelvin exact?',
     answers: { exact: 'yes, 273.15 and exact', rounded: 'the course uses 273' },
   },
   symbolSpelling: {
+    group: 'writing',
     asks: 'What happens to ml, cc, gm?',
     answers: { accept: 'accepted', remark: 'accepted with a remark', refuse: 'refused' },
   },
   buretteStart: {
+    group: 'glass',
     asks: 'Where may a burette start?',
     answers: { any: 'anywhere on its scale', zero: 'at 0, reached from above' },
   },
   hydrometerLine: {
+    group: 'glass',
     asks: 'Where is a hydrometer read?',
     answers: { level: 'at the level surface', rise: 'at the top of the rise' },
   },
   lastDrop: {
+    group: 'glass',
     asks: 'What happens to the last drop of a pipette?',
     answers: { marking: 'as the pipette is marked', keep: 'it stays in', expel: 'it is expelled' },
   },

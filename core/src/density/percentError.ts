@@ -38,22 +38,38 @@ export function percentError(
   const difference = subtract(result, measured(accepted));
   const ratio = divide(difference.result, measured(accepted)).result;
   const percent = multiply(ratio, exactly(100)).result;
-  const shown = conventions.percentError === 'absolute' ? percent.value.abs() : percent.value;
+  const { value: shown, sign, words } = shapes[conventions.percentError](percent.value);
   const place = figuresOf(percent) > 0 ? (percent.lastPlace ?? 0) : 0;
-  const sign = conventions.percentError === 'signed' && shown.gt(0) ? '+' : '';
   return {
     error: difference.result,
     percent: percent.value,
     text:
       figuresOf(difference.result) === 0 && !percent.value.isZero()
         ? `under ${leastSeen(difference.result, accepted)} %`
-        : `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %`,
+        : `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %${words}`,
     word:
       conventions.bands.find(({ upToPercent }) => percent.value.abs().lte(new Decimal(upToPercent)))?.word ??
       null,
     figuresLost: difference.figuresLost,
   };
 }
+
+/** What a class writes of a signed percent error, each named on the sheet where it is not the error itself. */
+const shapes: Readonly<
+  Record<
+    Conventions['percentError'],
+    (percent: Decimal) => { readonly value: Decimal; readonly sign: string; readonly words: string }
+  >
+> = {
+  absolute: (percent) => ({ value: percent.abs(), sign: '', words: '' }),
+  signed: (percent) => ({ value: percent, sign: percent.gt(0) ? '+' : '', words: '' }),
+  'of-target': (percent) => ({ value: percent.plus(100), sign: '', words: ' of the accepted value' }),
+  'hundred-less': (percent) => ({
+    value: new Decimal(100).minus(percent.abs()),
+    sign: '',
+    words: ' (100 less the percent error)',
+  }),
+};
 
 /** No figure left means that the two agree to the last digit: one in that digit, as a share of the accepted value, to one figure. */
 const leastSeen = ({ lastPlace }: Tracked, { value }: WrittenNumber): string =>

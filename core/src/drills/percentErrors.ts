@@ -1,3 +1,4 @@
+import type { Conventions } from '../conventions';
 import { plain } from '../answer';
 import { percentError } from '../density/percentError';
 import { divide, type Decimal, leadingPlace, parseNumber, subtract, writeAtPlace } from '../figures';
@@ -9,7 +10,10 @@ export const percentErrors: Drill = {
   kind: 'percent-error',
   name: 'Percent error',
   about: 'with its sign or without; few figures are left',
-  make: (random, conventions, level) => {
+  make: (random, rules, level) => {
+    // The error itself is asked for, whatever the class makes of it afterwards.
+    const conventions: Conventions =
+      rules.percentError === 'signed' ? rules : { ...rules, percentError: 'absolute' };
     const accepted = random.pick(['8.80', '7.90', '2.70', '8.96']);
     const off = random.pick([-1, 1]) * random.between(0.03, level > 0 ? 0.09 : 0.06);
     const measuredText = draw(random, Number(accepted) * (1 + off), Number(accepted) * (1 + off) + 0.02, 2);

@@ -11,7 +11,7 @@ import {
   type MicrometerModel,
   type MicrometerSetting,
 } from './screws';
-import { lessZeroError } from './zeroError';
+import { lessZeroError, zeroErrorWords } from './zeroError';
 
 export interface MicrometerPicture extends Picture {
   readonly kind: 'micrometer';
@@ -52,8 +52,9 @@ export const micrometer: Instrument<MicrometerSetting> = {
     return { ...setting, at: Math.max(at, touchesAt - forcedMm) };
   },
 
+  under: (setting, { zeroCorrection }) => ({ ...setting, asItStands: zeroCorrection === 'mean' }),
   parts: screwColumns,
-  indication: ({ size }) => size,
+  indication: (setting) => lessZeroError(setting, setting.size + setting.zeroError),
   observed: ({ size, zeroError }) => size + zeroError,
   correct: lessZeroError,
   picture: ({ kind, model, at, size, zeroError }) => ({
@@ -64,7 +65,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
     touchesAt: size + zeroError,
   }),
 
-  ask: () => 'How thick is the brass bolt pin? Correct for the zero error.',
+  ask: (setting) => `How thick is the brass bolt pin? ${zeroErrorWords(setting)}`,
 
   buildUp: (setting, written) => {
     const model = micrometerModel(setting.model);
@@ -73,7 +74,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
       `The last mark uncovered on the sleeve: ${parts.sleeve.toFixed(1)} mm${model.pitch === 0.5 ? ' (the half-millimetre marks count when they show)' : ''}.`,
       `The thimble: ${parts.thimble} × 0.01 mm = ${(parts.thimble * 0.01).toFixed(2)} mm.`,
       ...(model.vernier ? [`The vernier on the sleeve: line ${parts.vernier} × 0.001 mm.`] : []),
-      `Observed: ${screwValue(parts).toFixed(model.vernier ? 3 : 2)} mm. Closed on nothing it shows ${shown(setting.zeroError)} mm; observed minus that: ${written} mm.`,
+      `Observed: ${screwValue(parts).toFixed(model.vernier ? 3 : 2)} mm. Closed on nothing it shows ${shown(setting.zeroError)} mm; ${setting.asItStands ? 'as it stands' : 'observed minus that'}: ${written} mm.`,
     ];
   },
 

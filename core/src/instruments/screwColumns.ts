@@ -48,6 +48,16 @@ export function screwColumns(setting: MicrometerSetting): readonly Part[] {
       model.division,
       'What it shows closed on nothing, with its sign.',
     ),
-    part('corrected', 'Corrected', setting.size, model.division, 'Observed minus zero error, signs kept.'),
+    ...(setting.asItStands
+      ? []
+      : [
+          part(
+            'corrected',
+            'Corrected',
+            setting.size,
+            model.division,
+            'Observed minus zero error, signs kept.',
+          ),
+        ]),
   ];
 }

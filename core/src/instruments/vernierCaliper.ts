@@ -12,7 +12,7 @@ import {
   type CaliperModel,
   type VernierParts,
 } from './verniers';
-import { lessZeroError } from './zeroError';
+import { lessZeroError, zeroErrorWords } from './zeroError';
 
 export interface CaliperPicture
   extends
@@ -70,12 +70,13 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
     return { ...turned, at: Math.max(at, touchesAt - setting.yields) };
   },
 
-  under: (setting, { zeroClosings }) => {
+  under: (setting, { zeroClosings, zeroCorrection }) => {
     const taken = setting.closings.slice(0, Math.max(1, zeroClosings));
     const count = leastCount(modelFor(setting));
     const mean = taken.reduce((sum, closing) => sum + closing, 0) / taken.length;
     const zeroError = Number((Math.round(mean / count) * count).toPrecision(10));
-    return { ...setting, closings: taken, zeroError, size: setting.size + setting.zeroError - zeroError };
+    const size = setting.size + setting.zeroError - zeroError;
+    return { ...setting, closings: taken, zeroError, size, asItStands: zeroCorrection === 'mean' };
   },
   scale: (setting) =>
     setting.task === 'least count'
@@ -83,7 +84,10 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       : {},
   parts: vernierColumns,
 
-  indication: (setting) => (setting.task === 'least count' ? leastCount(modelFor(setting)) : setting.size),
+  indication: (setting) =>
+    setting.task === 'least count'
+      ? leastCount(modelFor(setting))
+      : lessZeroError(setting, setting.size + setting.zeroError),
   observed: (setting) =>
     setting.task === 'least count' ? leastCount(modelFor(setting)) : setting.size + setting.zeroError,
   correct: (setting, observed) =>
@@ -102,7 +106,8 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
     touchesAt: setting.size + setting.zeroError,
   }),
 
-  ask: ({ task, jaws, yields, outOfRound }) => {
+  ask: (setting) => {
+    const { task, jaws, yields, outOfRound } = setting;
     if (task === 'least count') return 'What is the least count of this caliper?';
     const object = {
       outside:
@@ -114,7 +119,7 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       inside: 'How wide is the bore of the deck sleeve?',
       depth: 'How deep is the deck sleeve?',
     }[jaws];
-    return `${object} Correct for the zero error.`;
+    return `${object} ${zeroErrorWords(setting)}`;
   },
   buildUp: (setting, written) => {
     const model = modelFor(setting);
@@ -130,7 +135,9 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       `The last main mark at or left of the vernier’s zero line: ${shown(main)} ${model.unit}.`,
       `Line ${line} coincides; ${line} × ${shown(count)} ${model.unit} is ${shown(Number((line * count).toPrecision(8)))} ${model.unit}.`,
       `Observed: ${(setting.size + setting.zeroError).toFixed(decimals)} ${model.unit}. Closed on nothing it shows ${shown(setting.zeroError)} ${model.unit}.`,
-      `Observed minus zero error: ${written} ${model.unit}.`,
+      setting.asItStands
+        ? `As it stands: ${written} ${model.unit}. The zero error comes off the mean.`
+        : `Observed minus zero error: ${written} ${model.unit}.`,
     ];
   },
 

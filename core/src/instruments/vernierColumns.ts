@@ -49,6 +49,8 @@ export function vernierColumns(setting: CaliperSetting): readonly Part[] {
       count,
       'What it shows closed on nothing, with its sign; the mean of the closings.',
     ),
-    part('corrected', 'Corrected', setting.size, count, 'Observed minus zero error, signs kept.'),
+    ...(setting.asItStands
+      ? []
+      : [part('corrected', 'Corrected', setting.size, count, 'Observed minus zero error, signs kept.')]),
   ];
 }

@@ -4,10 +4,19 @@ import type { Misreading, Setting } from './instrument';
 export interface WithZeroError extends Setting {
   /** What it shows when closed on nothing, with its sign, in its unit. */
   readonly zeroError: number;
+  /** True where the class writes readings as they stand, and takes the zero error off their mean. */
+  readonly asItStands?: boolean;
 }
 
-/** Corrected = observed − zero error, signs kept. */
-export const lessZeroError = ({ zeroError }: WithZeroError, observed: number): number => observed - zeroError;
+/** Corrected = observed − zero error, signs kept; as it stands where the class corrects the mean. */
+export const lessZeroError = ({ zeroError, asItStands }: WithZeroError, observed: number): number =>
+  asItStands ? observed : observed - zeroError;
+
+/** What is asked of the zero error, after the question itself. */
+export const zeroErrorWords = ({ asItStands }: WithZeroError): string =>
+  asItStands
+    ? 'Write it as it stands: your class takes the zero error off the mean.'
+    : 'Correct for the zero error.';
 
 /** The two slips with a zero error, for the instruments that have one. */
 export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
@@ -16,7 +25,7 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
     stage: 'correction',
     skill: 'zero error',
     title: 'You left the zero error in.',
-    predict: ({ zeroError }, observed) => (zeroError === 0 ? [] : [observed]),
+    predict: ({ zeroError, asItStands }, observed) => (zeroError === 0 || asItStands ? [] : [observed]),
     look: () =>
       'Close it on nothing and look: what does it show there? That is in every reading, and has to come out.',
   },
@@ -25,8 +34,18 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
     stage: 'correction',
     skill: 'zero error',
     title: 'You took the zero error off with the wrong sign.',
-    predict: ({ zeroError }, observed) => (zeroError === 0 ? [] : [observed + zeroError]),
+    predict: ({ zeroError, asItStands }, observed) =>
+      zeroError === 0 || asItStands ? [] : [observed + zeroError],
     look: ({ zeroError }) =>
       `Corrected is observed minus zero error. Closed on nothing it shows ${zeroError < 0 ? 'less' : 'more'} than zero: so does every reading show too ${zeroError < 0 ? 'little' : 'much'}?`,
+  },
+  {
+    code: 'zero-error-taken-off',
+    stage: 'correction',
+    skill: 'zero error',
+    title: 'The zero error was taken off already.',
+    predict: ({ zeroError, asItStands }, observed) =>
+      zeroError === 0 || !asItStands ? [] : [observed - zeroError],
+    look: () => 'Your class writes readings as they stand, and takes the zero error off their mean.',
   },
 ];

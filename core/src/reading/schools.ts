@@ -17,9 +17,10 @@ export interface SchoolsView {
 
 /** What each convention preset would accept for a setting, and why. */
 export const otherSchools = (instrument: Instrument, setting: Setting): SchoolsView[] =>
-  presets.map((conventions) => viewOf(instrument, setting, conventions));
+  presets.map((conventions) => schoolsView(instrument, setting, conventions));
 
-function viewOf(instrument: Instrument, setting: Setting, conventions: Conventions): SchoolsView {
+/** What a class with these house rules would make of a setting. */
+export function schoolsView(instrument: Instrument, setting: Setting, conventions: Conventions): SchoolsView {
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
   const reading = readingOf(instrument, setting, conventions);
   const { step, d } = reading.judging;

@@ -16,5 +16,6 @@ export * from './secondLook';
 export * from './logbookRules';
 export * from './look';
 export * from './exchange';
+export * from './houseSample';
 export * from './checkInvestigation';
 export * from './readyMade';

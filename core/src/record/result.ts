@@ -31,7 +31,9 @@ export interface Result {
   readonly summary: Summary | null;
   readonly value: Quantity;
   readonly valueText: string;
+  /** The spread as the class states it, and what it is called; null for fewer than two values. */
   readonly spreadText: string | null;
+  readonly spreadName: string;
   /** By repeating; in the result's unit; null for one trial, or where trials share readings. */
   readonly repeatPart: number | null;
   readonly instrumentPart: number;
@@ -113,7 +115,7 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
     model: made.model,
     n: summary?.n ?? made.points.length,
     valueText,
-    spreadText: summary?.standardDeviation ? spreadText(summary.standardDeviation) : null,
+    ...spreadOf(summary, conventions),
     uncertainty,
     plusMinus,
     expanded:
@@ -169,4 +171,20 @@ function acceptedOf({ accepted }: ResultPlan): WrittenNumber | null {
   return parsed?.ok && !parsed.number.value.isZero() ? parsed.number : null;
 }
 
-const spreadText = (spread: Decimal): string => (spread.isZero() ? '0' : writeAtPlace(spread, spread.e - 1));
+/** The spread of the trials, by the class's way of stating it. */
+function spreadOf(
+  summary: Summary | null,
+  { spread }: Conventions,
+): Pick<Result, 'spreadText' | 'spreadName'> {
+  const rows: Record<Conventions['spread'], readonly [name: string, of: Decimal | null | undefined]> = {
+    'standard-deviation': ['Standard deviation', summary?.standardDeviation],
+    'sd-of-mean': ['Standard deviation of the mean', summary?.sdOfMean],
+    'mean-absolute-deviation': ['Mean absolute deviation', summary?.meanAbsoluteDeviation],
+    'half-range': ['Half the range', summary?.halfRange],
+  };
+  const [spreadName, of] = rows[spread];
+  const stated = summary && summary.n >= 2 ? of : null;
+  // Equal trials leave the noise of sixty digits behind.
+  const none = stated?.abs().lt(summary?.mean.abs().times('1e-40') ?? 0) ?? true;
+  return { spreadName, spreadText: stated ? (none ? '0' : writeAtPlace(stated, stated.e - 1)) : null };
+}

@@ -185,10 +185,15 @@ function percentErrorWorking(
   conventions: Conventions,
 ): WorkingStep {
   const ratio = `\\frac{${measuredText} - ${acceptedText}}{${acceptedText}}`;
-  const formula = conventions.percentError === 'absolute' ? `\\left|${ratio}\\right|` : ratio;
+  const formulas: Record<Conventions['percentError'], string> = {
+    absolute: `\\left|${ratio}\\right| \\times 100\\,\\%`,
+    signed: `${ratio} \\times 100\\,\\%`,
+    'of-target': `\\frac{${measuredText}}{${acceptedText}} \\times 100\\,\\%`,
+    'hundred-less': `100\\,\\% - \\left|${ratio}\\right| \\times 100\\,\\%`,
+  };
   return {
     title: 'Percent error',
-    tex: [`${formula} \\times 100\\,\\%${gap}\\text{${escaped(error.text)}}`],
+    tex: [`${formulas[conventions.percentError]}${gap}\\text{${escaped(error.text)}}`],
     why:
       'Measured minus accepted, as a share of the accepted value; reckoned from the unrounded mean.' +
       (error.figuresLost > 0 ? ' The subtraction leaves few figures, and they govern.' : ''),

@@ -1,5 +1,5 @@
 import type { ClassName, NewClass, NewSlips, NewStudents, Slip, SlipsAnswer } from '@green-beam/contract';
-import { presetNamed } from '@green-beam/core';
+import { presets, type Conventions } from '@green-beam/core';
 import { randomInt, randomUUID } from 'node:crypto';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Database } from '../database/models';
@@ -14,8 +14,9 @@ import { className, endSessions, studentAccount } from '../session/service';
 export async function createClass(
   { database, publish }: Services,
   who: Caller,
-  { name }: NewClass,
+  { name, preset }: NewClass,
 ): Promise<ClassName> {
+  const body = presetOrStandard(preset);
   const { models, sequelize } = database;
   const made = await sequelize.transaction(async (transaction) => {
     const row = await models.classes.create(
@@ -23,7 +24,6 @@ export async function createClass(
       { transaction },
     );
     await models.classStaff.create({ classId: row.id, personId: who.id, role: 'owner' }, { transaction });
-    const body = presetNamed('Chemistry bench');
     await models.classConventions.create(
       { id: randomUUID(), classId: row.id, version: body.version, body },
       { transaction },
@@ -39,6 +39,13 @@ export async function createClass(
   });
   await publish.people([who.id]);
   return made;
+}
+
+/** @throws Problem for one that there is not. */
+function presetOrStandard(name: string | undefined): Conventions {
+  const found = presets.find(({ preset }) => preset === (name ?? 'Chemistry bench'));
+  if (!found) throw new Problem('not-valid', `There are no house rules called “${name ?? ''}”.`);
+  return found;
 }
 
 /** Letters and digits that cannot be mistaken for one another. */

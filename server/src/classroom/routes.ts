@@ -1,9 +1,18 @@
-import { isId, newClass, newSlips, newStudents, paths, studentChange } from '@green-beam/contract';
+import {
+  isId,
+  newClass,
+  newHouseRules,
+  newSlips,
+  newStudents,
+  paths,
+  studentChange,
+} from '@green-beam/contract';
 import type { Request, Router } from 'express';
 import { Problem } from '../http/problem';
 import { route } from '../access/route';
 import type { Services } from '../services';
 import { boardFor } from './board';
+import { houseRulesFor, reviseHouseRules } from './houseRules';
 import { managerOwns, staffOwns } from '../access/membership';
 import { addStudents, allowSpoken, createClass, makeSlips, removeStudent } from './roster';
 
@@ -21,6 +30,21 @@ export function classroomRoutes(router: Router, services: Services): void {
     allow: 'teacher',
     owns: staffOwns,
     run: ({ who, owned, request }) => boardFor(services, who, owned, someStudents(request)),
+  });
+  route(router, {
+    method: 'get',
+    path: paths.houseRules,
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ who, owned }) => houseRulesFor(services, who, owned),
+  });
+  route(router, {
+    method: 'post',
+    path: paths.houseRules,
+    allow: 'teacher',
+    owns: managerOwns,
+    body: newHouseRules,
+    run: ({ who, owned, body }) => reviseHouseRules(services, who, owned, body),
   });
   route(router, {
     method: 'post',

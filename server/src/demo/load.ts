@@ -1,11 +1,11 @@
-import { presetNamed, seeded, seedFrom } from '@green-beam/core';
+import { boltPin, lampOil, presetNamed, seeded, seedFrom } from '@green-beam/core';
 import type { AttemptRow, Models, PracticeSettingRow } from '../database/models';
 import type { Services } from '../services';
 import { firstLock } from '../database/migrate';
 import { hashSecret, nameKey } from '../session/passphrase';
 import { classId, conventionsId, groupOf, idFor, lessonTime, studentId, type Within } from './ids';
 import { makeFirstBench, makeLogbooks, setId, workSet } from './logbooks';
-import { benchProgress, coTeacher, demoClass, readers, teacher } from './scenario';
+import { benchProgress, coTeacher, demoClass, furtherClasses, readers, teacher } from './scenario';
 import { readOnce } from './simulatedReader';
 
 const conventions = presetNamed('Chemistry bench');
@@ -25,12 +25,16 @@ export async function loadDemo({ database, now }: Pick<Services, 'database' | 'n
     ...[teacher, coTeacher].map(({ password }) => hashSecret(password)),
     ...readers.map(({ name }) => hashSecret(demoPassphrase(name))),
   ]);
+  const furtherSecrets = await Promise.all(
+    furtherClasses.flatMap(({ students }) => students.map((name) => hashSecret(demoPassphrase(name)))),
+  );
   // All of it or nothing: a start that is cut short leaves no half of a class behind.
   await sequelize.transaction(async (transaction) => {
     // Another process may be at it.
     await sequelize.query(firstLock, { transaction });
     if (await models.classes.findOne({ where: { code: demoClass.code }, transaction })) return;
     await makeClass(models, secrets, now(), { transaction });
+    await makeFurtherClasses(models, furtherSecrets, now(), { transaction });
     await makeReadings(models, now(), { transaction });
     await makeLogbooks(models, now(), { transaction });
     await makeFirstBench(models, now(), { transaction });
@@ -67,7 +71,7 @@ async function makeClass(
     })),
     within,
   );
-  await models.classes.create({ id: classId, ...demoClass }, within);
+  await models.classes.create({ id: classId, ...demoClass, createdAt: now }, within);
   await models.classStaff.bulkCreate(
     staff.map(({ id, part }) => ({ classId, personId: id, role: part })),
     within,
@@ -101,6 +105,51 @@ async function makeClass(
       { id, classId, body, familyId: id, version: 1, retired: false, createdAt },
       within,
     );
+  }
+}
+
+/** Classes of the same teacher that have only begun, each on other house rules. */
+async function makeFurtherClasses(
+  models: Models,
+  hashes: readonly string[],
+  now: Date,
+  within: Within,
+): Promise<void> {
+  let nth = 0;
+  for (const { name, code, preset, students } of furtherClasses) {
+    const id = idFor(`class ${code}`);
+    const body = presetNamed(preset);
+    await models.classes.create(
+      { id, name, code, createdAt: new Date(now.getTime() + ++nth * 1000) },
+      within,
+    );
+    await models.classStaff.create({ classId: id, personId: idFor('teacher'), role: 'owner' }, within);
+    const conventionsOf = { id: idFor(`conventions ${code}`), classId: id, version: body.version, body };
+    await models.classConventions.create(conventionsOf, within);
+    for (const student of students) {
+      const personId = idFor(`student ${student}`);
+      const secretHash = hashes[students.length * (nth - 1) + students.indexOf(student as never)] ?? '';
+      await models.people.create(
+        { id: personId, role: 'student', name: student, address: null, secretHash },
+        within,
+      );
+      await models.classStudents.create({ classId: id, personId, nameKey: nameKey(student) }, within);
+    }
+    for (const [at, investigation] of [boltPin, lampOil].entries()) {
+      const own = idFor(`investigation ${code} ${at}`);
+      await models.investigations.create(
+        {
+          id: own,
+          classId: id,
+          body: investigation,
+          familyId: own,
+          version: 1,
+          retired: false,
+          createdAt: new Date(now.getTime() + at * 1000),
+        },
+        within,
+      );
+    }
   }
 }
 

@@ -7,6 +7,22 @@ export const teacher = {
 export const coTeacher = { name: 'Mr Teal', address: 'teal@lantern-quay.example', password: 'level beam 10' };
 export const demoClass = { name: '9 Tern', code: 'TERN9' };
 
+/** Two more classes of the same teacher, each with other house rules. */
+export const furtherClasses = [
+  {
+    name: '8 Plover',
+    code: 'PLVR8',
+    preset: 'Half-division',
+    students: ['Alder Finch', 'Briony Sands', 'Calder Reef', 'Dulcie Wharf'],
+  },
+  {
+    name: '12 Gannet',
+    code: 'GANT12',
+    preset: 'Metrology',
+    students: ['Edda Keel', 'Fergal Strand', 'Greta Holm', 'Hollis Tide'],
+  },
+] as const;
+
 /** How a made-up student reads: the share of slips, and the faults that their slips lean to. */
 export interface Reader {
   readonly name: string;

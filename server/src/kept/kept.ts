@@ -1,3 +1,4 @@
+import { houseRules } from '@green-beam/contract';
 import { presetNamed, type Conventions } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/models';
@@ -33,8 +34,12 @@ export function createKept(database: Database): Kept {
   const kept: Kept = {
     conventions: async (id) => {
       if (id === null) return presetNamed('Chemistry bench');
-      const known = conventions.get(id) ?? (await models.classConventions.findByPk(id))?.body;
-      if (!known) throw new Problem('not-found', 'This class has no conventions.');
+      const before = conventions.get(id);
+      if (before) return before;
+      const row = await models.classConventions.findByPk(id);
+      if (!row) throw new Problem('not-found', 'This class has no conventions.');
+      // What was kept before a question was asked has no answer to it yet.
+      const known = houseRules.cast(row.body);
       conventions.set(id, known);
       return known;
     },

@@ -19,7 +19,13 @@ describe('signing in', () => {
     const answer = await browser.post('/api/session/teacher', body);
     expect(answer).toMatchObject({
       status: 200,
-      body: { who: { role: 'teacher', name: 'Ms Marrow', classes: [{ code: 'TERN9' }] } },
+      body: {
+        who: {
+          role: 'teacher',
+          name: 'Ms Marrow',
+          classes: [{ code: 'TERN9' }, { code: 'PLVR8' }, { code: 'GANT12' }],
+        },
+      },
     });
     expect(answer.headers.get('set-cookie')).toMatch(/HttpOnly.*SameSite=Lax/);
     expect((await browser.get<SessionAnswer>('/api/session')).body.who?.name).toBe('Ms Marrow');

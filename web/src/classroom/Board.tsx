@@ -60,7 +60,11 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
           <Link to="roster" className="text-beam underline">
             Add your students
           </Link>{' '}
-          and hand out their slips.
+          and hand out their slips. Before they begin, look at the{' '}
+          <Link to="rules" className="text-beam underline">
+            house rules
+          </Link>
+          .
         </p>
       ) : (
         <>
@@ -98,6 +102,9 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
             </Link>
             <Link to="roster" className="underline underline-offset-4">
               Roster and slips
+            </Link>
+            <Link to="rules" className="underline underline-offset-4">
+              House rules
             </Link>
           </div>
           <Table board={board} students={students} />

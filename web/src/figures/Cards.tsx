@@ -3,7 +3,7 @@ import { Button } from '../ui/Button';
 import { Figure } from '../ui/Figure';
 import { Loading, Trouble } from '../ui/Notice';
 import { FiguresPage } from './Figures';
-import { useConventions } from './Workbench';
+import { useConventions } from '../answers/conventions';
 
 /** The rules on one page that can be printed, in the class's own conventions. */
 export function Cards() {

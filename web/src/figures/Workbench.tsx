@@ -1,8 +1,6 @@
-import { paths, type ConventionsAnswer } from '@green-beam/contract';
 import { evaluate, ExpressionProblem, type Conventions, type Evaluation } from '@green-beam/core';
-import { useQuery } from '@tanstack/react-query';
 import { useId, useMemo, useRef } from 'react';
-import { call } from '../api';
+import { useConventions } from '../answers/conventions';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { Loading, Trouble } from '../ui/Notice';
@@ -11,9 +9,6 @@ import { FiguresPage } from './Figures';
 import { Reckoned } from './Reckoned';
 
 const example = '(84.00 g − 62.15 g) / 25.0 mL';
-
-export const useConventions = () =>
-  useQuery({ queryKey: ['conventions'], queryFn: () => call<ConventionsAnswer>('GET', paths.conventions) });
 
 /** An expression of measured values: as stacked fractions, step by step, in one's own conventions or another school's. */
 export function Workbench() {

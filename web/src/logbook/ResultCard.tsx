@@ -130,7 +130,7 @@ function Numbers({ result }: { readonly result: Result }) {
         <dd className="font-mono">{n}</dd>
       </div>
       {!line && <Number name="Mean" value={valueText} unit={plan.unit} />}
-      {spreadText && <Number name="Standard deviation" value={spreadText} unit={plan.unit} />}
+      {spreadText && <Number name={result.spreadName} value={spreadText} unit={plan.unit} />}
       {plusMinus?.relativePercent && (
         <Number name="Relative uncertainty" value={plusMinus.relativePercent} unit="%" />
       )}

@@ -1,4 +1,5 @@
 import { paths, type BoardAnswer, type ClassName } from '@green-beam/contract';
+import { presets } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -7,6 +8,7 @@ import { useBoard } from '../answers/board';
 import { WorthFiveMinutes } from '../classroom/WorthFiveMinutes';
 import { sessionKey, useWho } from '../session/who';
 import { Button } from '../ui/Button';
+import { ChoiceField } from '../ui/fields';
 import { Loading, Page, Trouble } from '../ui/Notice';
 
 /** The teacher's classes at a glance. */
@@ -81,11 +83,12 @@ function stuckWords({ students }: BoardAnswer): string {
 
 function AddClass() {
   const [name, setName] = useState('');
+  const [preset, setPreset] = useState('Chemistry bench');
   const id = useId();
   const queries = useQueryClient();
   const navigate = useNavigate();
   const add = useMutation({
-    mutationFn: () => call<ClassName>('POST', paths.classes, { name }),
+    mutationFn: () => call<ClassName>('POST', paths.classes, { name, preset }),
     onSuccess: async (made) => {
       await queries.invalidateQueries({ queryKey: sessionKey });
       await navigate(`/class/${made.id}/roster`);
@@ -109,6 +112,13 @@ function AddClass() {
           className="rounded-sm border border-edge bg-white px-3 py-2"
         />
       </div>
+      <ChoiceField
+        label="House rules to begin with"
+        className="w-56"
+        value={preset}
+        choices={presets.map((one) => [one.preset, one.preset] as const)}
+        onChange={setPreset}
+      />
       <Button type="submit" disabled={add.isPending || name.trim() === ''}>
         Make the class
       </Button>
