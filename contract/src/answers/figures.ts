@@ -1,4 +1,4 @@
-import type { WorkedVerdict, Mastery } from '@green-beam/core';
+import type { Claim, WorkedVerdict, Mastery } from '@green-beam/core';
 
 export interface DrillsAnswer {
   readonly drills: readonly {
@@ -32,6 +32,8 @@ export interface DrillAnswer {
   /** True where the doubtful digit is what is asked for. */
   readonly unmarked: boolean;
   readonly unitChoices: readonly string[];
+  /** Writings of which one is chosen; null where the answer is written. */
+  readonly choices: readonly Claim[] | null;
   readonly attempts: readonly DrillAttemptAnswer[];
   readonly triesLeft: number;
 }

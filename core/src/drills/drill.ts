@@ -1,7 +1,7 @@
 import { plain, type Mistake, type WorkedAnswer } from '../answer';
 import type { Random } from '../chance/random';
 import type { Conventions } from '../conventions';
-import { figuresOf, writeTracked, type Decimal, type Tracked } from '../figures';
+import { figuresOf, writeTracked, type Claim, type Decimal, type Tracked } from '../figures';
 
 /** One item to work out by hand. */
 export interface DrillItem extends WorkedAnswer {
@@ -9,6 +9,10 @@ export interface DrillItem extends WorkedAnswer {
   /** What is given, a line each. */
   readonly given: readonly string[];
   readonly unitChoices: readonly string[];
+  /** Writings of which one is chosen, each with what it claims; absent where the answer is written. */
+  readonly choices?: readonly Claim[];
+  /** True where the unit stands beside the answer already. */
+  readonly headed?: boolean;
   /** How it is worked out, a line each; the last one says the answer. */
   readonly working: readonly string[];
 }
@@ -29,7 +33,7 @@ export interface Drill {
 }
 
 type Asked = Pick<DrillItem, 'prompt' | 'given' | 'working'> &
-  Partial<Pick<DrillItem, 'unit' | 'unitChoices' | 'form'>> & {
+  Partial<Pick<DrillItem, 'unit' | 'unitChoices' | 'form' | 'choices' | 'headed'>> & {
     readonly result: Tracked;
     readonly mistakes: readonly (Mistake | null)[];
     /** The right answer as text, where it is not the result at its last place. */
@@ -38,7 +42,19 @@ type Asked = Pick<DrillItem, 'prompt' | 'given' | 'working'> &
 
 /** Puts a question together: mistakes that would write the right answer do not apply and are left out. */
 export function ask(
-  { prompt, given, working, result, mistakes, unit = '', unitChoices = [], form = 'any', text: own }: Asked,
+  {
+    prompt,
+    given,
+    working,
+    result,
+    mistakes,
+    unit = '',
+    unitChoices = [],
+    form = 'any',
+    text: own,
+    choices,
+    headed,
+  }: Asked,
   conventions: Conventions,
 ): DrillItem {
   const text = own ?? plain(writeTracked(result, conventions.rounding));
@@ -53,6 +69,8 @@ export function ask(
     text,
     unit,
     unitChoices,
+    ...(choices ? { choices } : {}),
+    ...(headed ? { headed } : {}),
     form,
     mistakes: applying.map((mistake) => ({ ...mistake, text: plain(mistake.text) })),
     working: [...working, `Written: ${text}${unit === '' ? '' : ` ${unit}`}.`],

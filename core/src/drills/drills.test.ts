@@ -14,7 +14,7 @@ const items = drills.flatMap((drill) =>
   ),
 );
 const codes = (item: DrillItem, text: string, conventions = bench): string[] => {
-  const verdict = judgeWorked(item, text, item.unit, conventions);
+  const verdict = judgeWorked(item, text, item.unit, conventions, item.headed);
   return verdict.outcome === 'wrong' ? verdict.causes.map(({ code }) => code) : [verdict.outcome];
 };
 

@@ -1,3 +1,4 @@
+import { claims } from './claims';
 import { clockTimes } from './clockTimes';
 import { conversions } from './conversions';
 import { counting } from './counting';
@@ -15,6 +16,7 @@ import { sums } from './sums';
 export const drills: readonly Drill[] = [
   counting,
   placeValue,
+  claims,
   roundingDrill,
   sums,
   products,

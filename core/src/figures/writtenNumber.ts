@@ -35,6 +35,22 @@ export type ParsedNumber =
   | { readonly ok: true; readonly number: WrittenNumber }
   | { readonly ok: false; readonly problem: NumberProblem };
 
+/** A writing, with the interval that its last digit claims: half of one in it, either way. Decimal texts. */
+export interface Claim {
+  readonly text: string;
+  readonly low: string;
+  readonly high: string;
+}
+
+/** What a written number claims: 7.4 from 7.35 to 7.45, 7.40 from 7.395 to 7.405. @throws RangeError for what is none */
+export function claimOf(text: string): Pick<Claim, 'low' | 'high'> {
+  const parsed = parseNumber(text);
+  if (!parsed.ok) throw new RangeError(parsed.problem.message);
+  const { value, lastPlace } = parsed.number;
+  const half = tenTo(lastPlace).div(2);
+  return { low: value.minus(half).toString(), high: value.plus(half).toString() };
+}
+
 /** The longest text that is taken as one number. */
 export const longestNumber = 60;
 

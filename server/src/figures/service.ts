@@ -88,6 +88,7 @@ export async function drillAnswer(services: Services, { row, item }: OwnItem): P
     given: item.given,
     unmarked: drillOf(row.kind).unmarked ?? false,
     unitChoices: item.unitChoices,
+    choices: item.choices ?? null,
     attempts: attempts.map((attempt) => answerTo(item, attempt, attempts)),
     triesLeft: closed(attempts) ? 0 : triesAllowed - attempts.length,
   };
@@ -107,7 +108,7 @@ export async function answerDrill(
   const repeated = before.find((attempt) => attempt.id === id);
   if (repeated) return answerTo(item, repeated, before);
   if (closed(before)) throw new Problem('setting-closed');
-  const verdict = judgeWorked(item, text, unit, conventions);
+  const verdict = judgeWorked(item, text, unit, conventions, item.headed);
   if (verdict.outcome === 'unreadable')
     return { id, text, unit, verdict, triesLeft: triesAllowed - before.length, solution: null };
   try {

@@ -13,6 +13,7 @@ import { Loading, Trouble } from '../ui/Notice';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
 import { UnitChoice } from '../ui/UnitChoice';
 import { useDrill } from './Drills';
+import { ClaimChoice } from './ClaimChoice';
 import { FiguresPage } from './Figures';
 import { Given } from './Given';
 
@@ -58,23 +59,37 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
         </section>
         <form onSubmit={submit} className="flex flex-col gap-4">
           <FieldTrouble says={trouble ?? unkept} />
-          <div className="flex flex-wrap items-end gap-4">
-            <ReadingField
-              ref={field}
-              size="large"
-              className="min-w-52 flex-1"
-              aria-label="Your answer"
-              autoFocus
-              readOnly={finished}
-              value={text}
-              onChange={(event) => setText(event.target.value)}
+          {drill.choices ? (
+            <ClaimChoice
+              claims={drill.choices}
+              chosen={text}
+              disabled={finished}
+              onChoose={setText}
+              fieldRef={field}
             />
-            {drill.unitChoices.length > 0 && (
-              <UnitChoice choices={drill.unitChoices} unit={unit} disabled={finished} onChoose={setUnit} />
-            )}
-          </div>
+          ) : (
+            <div className="flex flex-wrap items-end gap-4">
+              <ReadingField
+                ref={field}
+                size="large"
+                className="min-w-52 flex-1"
+                aria-label="Your answer"
+                autoFocus
+                readOnly={finished}
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+              />
+              {drill.unitChoices.length > 0 && (
+                <UnitChoice choices={drill.unitChoices} unit={unit} disabled={finished} onChoose={setUnit} />
+              )}
+            </div>
+          )}
           <p className="-mt-2 text-sm text-soft">
-            {text.trim() === '' ? 'Write the number as your class writes it.' : describeWriting(text)}
+            {drill.choices
+              ? 'Each bar is what a writing claims, on one scale.'
+              : text.trim() === ''
+                ? 'Write the number as your class writes it.'
+                : describeWriting(text)}
           </p>
           {latest && !tries.waiting && <Said attempt={latest} />}
           {tries.waiting && (

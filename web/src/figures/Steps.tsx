@@ -40,7 +40,7 @@ const ruleNames: Readonly<Record<EvaluationStep['rule'], string>> = {
   'figures of the base': 'as many figures as the base',
   'decimals from figures': 'as many decimals as the number has figures',
   'figures from decimals': 'as many figures as the power has decimals',
-  'slope times the last place': 'as sure as the angle makes it',
+  'slope times the last place': 'as sure as its slope makes it',
   'last place of the readings': 'the last place of the readings stays',
   'all exact': 'exact',
 };

@@ -140,6 +140,7 @@ describe('drills', () => {
     prompt: 'How many significant figures?',
     given: ['0.0450 g'],
     unmarked: false,
+    choices: null,
     unitChoices: [],
     attempts: [],
     triesLeft: 3,
