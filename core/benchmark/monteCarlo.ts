@@ -7,11 +7,11 @@ import { monteCarlo, parseExpression, seeded, spreadOf, termOf, type Input } fro
 const draws = 1_000_000;
 const rounds = 5;
 const inputs: readonly Input[] = [
-  { name: 'm', value: 84.12, components: [{ source: 'm', kind: 'repeat', size: 0.05 }] },
-  { name: 'a', value: 50.1, components: [{ source: 'a', kind: 'reading', size: 0.1 }] },
-  { name: 'b', value: 60.2, components: [{ source: 'b', kind: 'reading', size: 0.1 }] },
-  { name: 'g', value: 0, components: [{ source: 'g', kind: 'tolerance', size: 0.5 }] },
-  { name: 'z', value: 0.02, components: [{ source: 'z', kind: 'offset', size: 0.01 }] },
+  { name: 'm', value: 84.12, components: [{ source: 'm', kind: 'repeat', u: 0.05 }] },
+  { name: 'a', value: 50.1, components: [{ source: 'a', kind: 'reading', u: 0.1 }] },
+  { name: 'b', value: 60.2, components: [{ source: 'b', kind: 'reading', u: 0.1 }] },
+  { name: 'g', value: 0, components: [{ source: 'g', kind: 'tolerance', u: 0.5 }] },
+  { name: 'z', value: 0.02, components: [{ source: 'z', kind: 'offset', u: 0.01 }] },
 ];
 const term = termOf(parseExpression('(m - z) / (b - a + g)'), (name) => ({ kind: 'input', name }));
 

@@ -2,7 +2,7 @@ import {
   checkAgainst,
   Decimal,
   expectReading,
-  Foreseen,
+  Diagnosis,
   makeSetting,
   presets,
   readingOf,
@@ -10,7 +10,7 @@ import {
   written,
   type Conventions,
   type Instrument,
-  type Model,
+  type Make,
   type Prediction,
   type Random,
   type Reading,
@@ -68,7 +68,7 @@ export function soak(
     const conventions = random.pick(conventionsList);
     const model = random.pick(instrument.models);
     const practice = at % 3 === 0;
-    const foreseen = new Foreseen(
+    const foreseen = new Diagnosis(
       readingOf(instrument, settingAt(at, instrument, model, conventions, seed), conventions),
     );
     const { reading } = foreseen;
@@ -94,7 +94,7 @@ export function soak(
   return tally;
 }
 
-function readRightly(tally: Tally, foreseen: Foreseen, random: Random): void {
+function readRightly(tally: Tally, foreseen: Diagnosis, random: Random): void {
   const { instrument, setting, judging, step, unit, conventions } = foreseen.reading;
   const answer = honestAnswer(instrument.indication(setting), judging.d, step, conventions, random);
   const own = expectReading(instrument, setting, conventions).text;
@@ -110,7 +110,7 @@ const example = ({ setting, conventions: { preset } }: Reading): string =>
   `${preset} ${JSON.stringify(setting)}`;
 
 /** Whether what these faults would write is called by their names: as one explanation, or as the only one. */
-function codesSaid(foreseen: Foreseen, { faults, value }: Prediction) {
+function codesSaid(foreseen: Diagnosis, { faults, value }: Prediction) {
   const { reading } = foreseen;
   const verdict = checkAgainst(foreseen, written(reading, value), reading.unit);
   const said = explanationsOf(verdict);
@@ -136,12 +136,14 @@ function count(into: Count, named: boolean, single: boolean): void {
 function settingAt(
   at: number,
   instrument: Instrument,
-  model: Model,
+  model: Make,
   conventions: Conventions,
   seed: number,
 ): Setting {
   if (at % 3 === 0) return makeSetting(instrument, model, conventions, 'read', seed, at % 30 === 0);
-  return at % 3 === 1 ? instrument.sample(model, seeded(seed)) : instrument.leave(model, seeded(seed));
+  return at % 3 === 1
+    ? instrument.sampleSetting(model, seeded(seed))
+    : instrument.sampleHandled(model, seeded(seed));
 }
 
 /** A reader who estimates within the class's strictness, reckoned without the engine's own acceptance. */

@@ -50,7 +50,7 @@ describe.each(calipers.map((model) => [model.name, model] as const))('%s, as dra
   it('shows the coinciding line where it is read', () => {
     const random = seeded(2);
     for (let times = 0; times < 40; times += 1) {
-      const setting = vernierCaliper.sample(model, random);
+      const setting = vernierCaliper.sampleSetting(model, random);
       const picture = vernierCaliper.picture(setting) as CaliperPicture;
       const markup = draw(<VernierCaliper picture={picture} />);
       const slid = Number(/translate\(([-\d.]+)\)/.exec(markup)?.[1]);
@@ -64,7 +64,7 @@ describe.each(calipers.map((model) => [model.name, model] as const))('%s, as dra
   });
 
   it('keeps its lines countable', () => {
-    const picture = vernierCaliper.picture(vernierCaliper.sample(model, seeded(1))) as CaliperPicture;
+    const picture = vernierCaliper.picture(vernierCaliper.sampleSetting(model, seeded(1))) as CaliperPicture;
     const verniers = places(draw(<VernierCaliper picture={picture} />), 'vernier-line', 'x1');
     expect((verniers[1] ?? 0) - (verniers[0] ?? 0)).toBeGreaterThan(5);
     expect(leastCount(model)).toBeGreaterThan(0);
@@ -75,7 +75,7 @@ describe.each(micrometers.map((model) => [model.name, model] as const))('%s, as 
   it('uncovers the sleeve marks that are read, and turns the thimble to its division', () => {
     const random = seeded(4);
     for (let times = 0; times < 40; times += 1) {
-      const picture = micrometer.picture(micrometer.sample(model, random)) as MicrometerPicture;
+      const picture = micrometer.picture(micrometer.sampleSetting(model, random)) as MicrometerPicture;
       const markup = draw(<Micrometer picture={picture} />);
       const parts = screwParts(model, picture.at);
       const marks = beginnings(markup, 'sleeve-lines');
@@ -96,7 +96,7 @@ describe.each(micrometers.map((model) => [model.name, model] as const))('%s, as 
 it.each(rulers.map((model) => [model.name, model] as const))(
   '%s puts the end of the token where it belongs',
   (_, model) => {
-    const picture = ruler.picture(ruler.sample(model, seeded(6))) as RulerPicture;
+    const picture = ruler.picture(ruler.sampleSetting(model, seeded(6))) as RulerPicture;
     const markup = draw(<Ruler picture={picture} />);
     const lines = places(markup, 'ruler-line', 'x1');
     const px = ((lines[1] ?? 0) - (lines[0] ?? 0)) / Number(model.division);
@@ -111,7 +111,7 @@ it.each(rulers.map((model) => [model.name, model] as const))(
 it.each(thermometers.map((model) => [model.name, model] as const))(
   '%s ends its column between the right lines',
   (_, model) => {
-    const picture = thermometer.picture(thermometer.sample(model, seeded(8))) as ThermometerPicture;
+    const picture = thermometer.picture(thermometer.sampleSetting(model, seeded(8))) as ThermometerPicture;
     const lines = places(draw(<Thermometer picture={picture} />), 'thermometer-line', 'y1');
     const below = Math.min(...lines.filter((y) => y >= 320 - 1e-6));
     const fraction = (below - 320) / 22;
@@ -124,7 +124,7 @@ it.each(thermometers.map((model) => [model.name, model] as const))(
 describe('the electronic balance, as drawn', () => {
   const model = electronicBalance.models[1]!;
   const picture = {
-    ...electronicBalance.picture(electronicBalance.sample(model, seeded(1))),
+    ...electronicBalance.picture(electronicBalance.sampleSetting(model, seeded(1))),
     task: 'difference',
     loadedGrams: 83.65,
     vesselGrams: 31.25,

@@ -47,7 +47,7 @@ describe.each([
   ...burettes.map((model) => [model.id, model, burette] as const),
   ...graduatedPipettes.map((model) => [model.id, model, graduatedPipette] as const),
 ])('%s', (_, model, instrument) => {
-  const picture = instrument.picture(instrument.sample(model, seeded(4), 3.4) as never) as
+  const picture = instrument.picture(instrument.sampleSetting(model, seeded(4), 3.4) as never) as
     BurettePicture | GraduatedPipettePicture;
 
   it('grows downward, its lines countable and even', () => {
@@ -73,7 +73,7 @@ describe.each([
 describe.each(beakers.map((model) => [model.id, model] as const))('%s', (_, model) => {
   it('puts its lines where the volume is, and its level between them', () => {
     const picture = beaker.picture(
-      beaker.sample(model, seeded(1), Number(model.division) * 1.5),
+      beaker.sampleSetting(model, seeded(1), Number(model.division) * 1.5),
     ) as BeakerPicture;
     const ys = marks(draw(<Beaker picture={picture} card={false} />));
     const level = beakerSpots(picture).level as { y: number };
@@ -96,7 +96,9 @@ describe.each(beakers.map((model) => [model.id, model] as const))('%s', (_, mode
 describe.each(spindles.map((model) => [model.id, model] as const))('%s', (_, model) => {
   it('draws its lines closer together toward the dense end', () => {
     const middle = (Number(model.lowest) + Number(model.highest)) / 2;
-    const picture = hydrometer.picture(hydrometer.sample(model, seeded(1), middle)) as HydrometerPicture;
+    const picture = hydrometer.picture(
+      hydrometer.sampleSetting(model, seeded(1), middle),
+    ) as HydrometerPicture;
     const apart = gaps(marks(draw(<Hydrometer picture={picture} />)));
     for (const [at, gap] of apart.entries()) {
       expect(gap).toBeGreaterThan(5);
@@ -142,7 +144,9 @@ it('a digital caliper shows what it measures, in either unit', () => {
 
 it('as many drops lie on the card as fell', () => {
   const model = squeezePipette.models[1]!;
-  const picture = squeezePipette.picture(squeezePipette.sample(model, seeded(1), 23)) as SqueezePicture;
+  const picture = squeezePipette.picture(
+    squeezePipette.sampleSetting(model, seeded(1), 23),
+  ) as SqueezePicture;
   expect(draw(<SqueezePipette picture={picture} card={false} />).match(/<ellipse/g)).toHaveLength(23);
 });
 

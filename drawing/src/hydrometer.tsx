@@ -1,11 +1,11 @@
 import {
-  fate,
+  flotation,
   scaleOf,
   spindle,
   stemPlaceMm,
   stemRiseMm,
   type HydrometerPicture,
-  type Model,
+  type Make,
 } from '@green-beam/core';
 import { figureFont, ink, textFont } from './ink';
 import type { Spots } from './point';
@@ -19,7 +19,7 @@ const [stemX, surfaceY, pxPerMm, halfStem] = [440, 330, 11, 54] as const;
 export type Held = 'out' | 'held' | 'released';
 
 /** Where a spindle's scale lies, in drawing units, for a depth of its reading below the topmost line. */
-function stemY(model: Model, density: number, held: Held) {
+function stemY(model: Make, density: number, held: Held) {
   // Held, it stands a little higher than where it will float.
   const up = held === 'held' ? 60 : 0;
   return (value: number): number =>
@@ -40,7 +40,7 @@ export function Hydrometer({
   readonly chosen?: string | null;
 }) {
   const model = chosen === null ? null : spindle(chosen);
-  const came = model && held === 'released' ? fate(model, picture.density) : 'floats';
+  const came = model && held === 'released' ? flotation(model, picture.density) : 'floats';
   return (
     <g fontFamily={figureFont}>
       <Jar inJar={model !== null && held !== 'out'} came={came} />
@@ -88,7 +88,7 @@ export function Hydrometer({
   );
 }
 
-function Stem({ model, yOf }: { readonly model: Model; readonly yOf: (value: number) => number }) {
+function Stem({ model, yOf }: { readonly model: Make; readonly yOf: (value: number) => number }) {
   const { d, labelEvery, lowest, highest } = scaleOf(model);
   const lines = Array.from({ length: Math.round((highest - lowest) / d) + 1 }, (_, at) =>
     Number((lowest + at * d).toFixed(4)),
@@ -167,7 +167,7 @@ function Rise() {
 }
 
 /** The whole jar, small: it shows what the spindle does. */
-function Jar({ inJar, came }: { readonly inJar: boolean; readonly came: ReturnType<typeof fate> }) {
+function Jar({ inJar, came }: { readonly inJar: boolean; readonly came: ReturnType<typeof flotation> }) {
   const sinkBy = { floats: 0, 'stands out': -130, sinks: 110 }[came];
   return (
     <g>

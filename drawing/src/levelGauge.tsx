@@ -1,9 +1,9 @@
-import type { Lean } from '@green-beam/core';
+import type { Deviation } from '@green-beam/core';
 import { ink } from './ink';
 
 /** How the gauge stands: coarsely while the answer is still to be found, exactly (in some unit) once it is told. */
 export type Gauge =
-  | { readonly shows: 'lean'; readonly lean: Lean }
+  | { readonly shows: 'lean'; readonly lean: Deviation }
   | { readonly shows: 'exact'; readonly off: number; readonly accepted: number; readonly unit: string };
 
 const coarse = { level: 0, 'just off': 0.3, 'well off': 0.62, 'far off': 0.92 } as const;

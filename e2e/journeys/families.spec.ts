@@ -1,7 +1,7 @@
 import {
   burette as buretteInstrument,
   expectReading,
-  fate,
+  flotation,
   instrumentOf,
   presetNamed,
   spindles,
@@ -63,7 +63,7 @@ test('the burette: a start that is noted, a tap that is feathered, a drop that i
     asRead(
       'burette',
       {
-        ...buretteInstrument.sample(buretteInstrument.models[2]!, seededOnce(), 5),
+        ...buretteInstrument.sampleSetting(buretteInstrument.models[2]!, seededOnce(), 5),
         task: 'delivered',
         initialMl: initial,
         levelMl: level,
@@ -94,8 +94,8 @@ test('the hydrometer: a spindle too dense drops, the right one floats and is rea
   const { density } = setting.picture as HydrometerPicture;
   const name = ({ lowest, highest }: (typeof spindles)[number]) =>
     `${Number(lowest).toFixed(2)}–${Number(highest).toFixed(2)}`;
-  const floats = spindles.find((spindle) => fate(spindle, density) === 'floats')!;
-  const wrong = spindles.find((spindle) => fate(spindle, density) !== 'floats')!;
+  const floats = spindles.find((spindle) => flotation(spindle, density) === 'floats')!;
+  const wrong = spindles.find((spindle) => flotation(spindle, density) !== 'floats')!;
   const lower = async (spindle: (typeof spindles)[number]) => {
     await page.getByRole('button', { name: name(spindle) }).click();
     await page.getByRole('button', { name: 'Lower it' }).click();

@@ -7,7 +7,7 @@ import {
   makeSetting,
   modelOf,
   NotReady,
-  otherSchools,
+  presetComparison,
   partsAsked,
   presetNamed,
   type Conventions,
@@ -56,7 +56,7 @@ export async function atTheBench({
   const instrument = instrumentOf(kind);
   const make = modelOf(instrument, model ?? instrument.models[0]?.id ?? '');
   const laid = setting ?? makeSetting(instrument, make, conventions, mode, seed);
-  const found = instrument.under?.(laid, conventions) ?? laid;
+  const found = instrument.withConventions?.(laid, conventions) ?? laid;
   const parts = partsAsked(instrument, found, conventions);
   const attempts: AttemptAnswer[] = [];
   const handled = (hands: unknown) => (mode === 'read' ? found : instrument.handle(found, hands));
@@ -122,7 +122,7 @@ export async function atTheBench({
       ...over,
     }),
     'POST /api/bench/settings/s/attempts': tried,
-    'GET /api/bench/settings/s/schools': { schools: otherSchools(instrument, found) },
+    'GET /api/bench/settings/s/schools': { schools: presetComparison(instrument, found) },
     ...answers,
   });
   const view = open(

@@ -7,7 +7,7 @@ import type {
   PartVerdict,
   Picture,
   ReadersMark,
-  SchoolsView,
+  PresetView,
   Mastery,
   Verdict,
 } from '@green-beam/core';
@@ -77,7 +77,7 @@ export interface WordsAnswer {
 }
 
 export interface SchoolsAnswer {
-  readonly schools: readonly SchoolsView[];
+  readonly schools: readonly PresetView[];
 }
 
 export interface WhichAnswer {

@@ -1,4 +1,4 @@
-import type { InstrumentKind, Picture, SchoolsView } from '@green-beam/core';
+import type { InstrumentKind, Picture, PresetView } from '@green-beam/core';
 
 /** What a class is shown, as far as a student may know. */
 export interface ShowLine {
@@ -32,7 +32,7 @@ export interface StaffShow extends ShowLine {
   readonly accepted: readonly [low: number, high: number];
   readonly division: number;
   readonly buildUp: readonly string[];
-  readonly schools: readonly SchoolsView[];
+  readonly schools: readonly PresetView[];
   readonly answers: readonly ShownAnswer[];
 }
 

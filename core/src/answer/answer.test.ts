@@ -11,7 +11,7 @@ const bench = presetNamed('Chemistry bench');
 
 /** A setting of an instrument that indicates a number. */
 const settingAt = (kind: string, model: string, indicates: number): Setting =>
-  instrumentOf(kind).sample(modelOf(instrumentOf(kind), model), seeded(1), indicates);
+  instrumentOf(kind).sampleSetting(modelOf(instrumentOf(kind), model), seeded(1), indicates);
 const check = (
   kind: string,
   model: string,

@@ -2,7 +2,7 @@ import { seeded } from '../chance/random';
 import { decimals } from '../record/auditTable';
 import { secondLook, type AuditTable, type Finding, type Place } from '../record/secondLook';
 import { cleanTable, withMean } from './cleanTables';
-import { plants } from './plants';
+import { injectedFaults } from './injectedFaults';
 
 /** A results table of the scenario with two or three faults planted in it; the same for the same seed. */
 export function faultyTable(seed: number): AuditTable {
@@ -11,7 +11,7 @@ export function faultyTable(seed: number): AuditTable {
   const wanted = random.whole(2, 3);
   const planted = new Set<string>();
   for (let attempt = 0; attempt < 150 && planted.size < wanted; attempt += 1) {
-    const plant = random.pick(plants);
+    const plant = random.pick(injectedFaults);
     if (planted.has(plant.code)) continue;
     const put = plant.put(table, random);
     if (!put) continue;

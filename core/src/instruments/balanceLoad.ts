@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import type { Model, Setting } from './instrument';
+import type { Make, Setting } from './instrument';
 import { shown } from './scale';
 
 export interface ElectronicBalanceSetting extends Setting {
@@ -59,7 +59,7 @@ export const flaws: Readonly<
 /** After this many seconds the display stands and the stable sign lights. */
 export const stableAfterSeconds = 4;
 
-const make = (division: string, highest: string): Model => ({
+const make = (division: string, highest: string): Make => ({
   id: `electronic-${division.replace('.', '_')}`,
   name: `Electronic balance, ${division} g`,
   unit: 'g',
@@ -72,7 +72,7 @@ const make = (division: string, highest: string): Model => ({
   tolerance: division,
 });
 
-export const electronicBalances: readonly Model[] = [
+export const electronicBalances: readonly Make[] = [
   make('0.1', '2000'),
   make('0.01', '400'),
   make('0.001', '120'),
@@ -126,7 +126,7 @@ export const truth = (setting: ElectronicBalanceSetting): number =>
   faultless(setting) ? shownNow(setting) - vesselToTakeOff(setting) : rounded(setting, setting.contentsGrams);
 
 /** A load, often one that ends in zeros; handled ones with residue, an open door, and the tare still to be used. */
-export function loaded(model: Model, random: Random, handled: boolean): ElectronicBalanceSetting {
+export function loaded(model: Make, random: Random, handled: boolean): ElectronicBalanceSetting {
   const d = Number(model.division);
   const heaviest = Number(model.highest) * 0.4;
   const grid = (grams: number) => Number((Math.round(grams / d) * d).toPrecision(10));

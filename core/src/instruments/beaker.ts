@@ -6,7 +6,7 @@ import {
   modelIn,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
 } from './instrument';
 import { labelBelow, miscountedDivision, nextLabel, samplePlace, scaleOf, shown, slack } from './scale';
@@ -77,10 +77,10 @@ export const beaker: Instrument<BeakerSetting> = {
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: beakers,
 
-  sample: (model, random, indicates) => filled(model, random, 0, indicates),
-  start: (model, random) =>
+  sampleSetting: (model, random, indicates) => filled(model, random, 0, indicates),
+  initial: (model, random) =>
     filled(model, random, (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130))),
-  leave: (model, random) =>
+  sampleHandled: (model, random) =>
     filled(model, random, random.chance(0.4) ? 0 : Math.round(random.between(-130, 130))),
   handle: (setting, hands) => {
     handFlag(hands, 'card');
@@ -112,7 +112,7 @@ export const beaker: Instrument<BeakerSetting> = {
   ] satisfies Misreading<BeakerSetting>[],
 };
 
-const filled = (model: Model, random: Random, eyeMm: number, indicates?: number): BeakerSetting => ({
+const filled = (model: Make, random: Random, eyeMm: number, indicates?: number): BeakerSetting => ({
   kind: 'beaker',
   model: model.id,
   levelMl: indicates ?? samplePlace(scaleOf(model), random),

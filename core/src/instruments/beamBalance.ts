@@ -129,7 +129,7 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
     unitChoices: ['kg', 'g', 'mg', 'mL'],
     models,
 
-    sample: ({ id }, random, indicates) => {
+    sampleSetting: ({ id }, random, indicates) => {
       const model = modelIn(models, name, id);
       const riders = indicates === undefined ? sampleRiders(model, random) : levelRiders(model, indicates);
       return {
@@ -142,8 +142,8 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
         handled: false,
       };
     },
-    start: ({ id }, random) => untouched(modelIn(models, name, id), random),
-    leave: ({ id }, random) => {
+    initial: ({ id }, random) => untouched(modelIn(models, name, id), random),
+    sampleHandled: ({ id }, random) => {
       const model = modelIn(models, name, id);
       const setting = untouched(model, random);
       const zeroErrorGrams = random.chance(0.5) ? 0 : setting.zeroErrorGrams;

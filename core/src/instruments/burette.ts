@@ -8,7 +8,7 @@ import {
   NotReady,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
 } from './instrument';
 import { miscountedDivision, samplePlace, scaleOf, shown } from './scale';
@@ -73,14 +73,14 @@ export const burette: Instrument<BuretteSetting> = {
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: burettes,
 
-  sample: (model, random, indicates) =>
+  sampleSetting: (model, random, indicates) =>
     clamped(model, random, random.chance(0.35) ? 'delivered' : 'reading', indicates),
-  start: (model, random) => {
+  initial: (model, random) => {
     const setting = clamped(model, random, 'delivered');
     const initialMl = Number((-random.between(0.3, 0.9) * Number(model.labelEvery)).toFixed(3));
     return { ...setting, initialMl, levelMl: initialMl, airInTip: random.chance(0.5), eyeMm: tilted(random) };
   },
-  leave: (model, random) => {
+  sampleHandled: (model, random) => {
     const setting = clamped(model, random, random.chance(0.5) ? 'delivered' : 'reading');
     if (setting.task === 'reading') return { ...setting, eyeMm: random.chance(0.5) ? 0 : tilted(random) };
     const part = (size: number) => (random.chance(0.3) ? size : 0);
@@ -118,7 +118,7 @@ export const burette: Instrument<BuretteSetting> = {
   },
 
   // A class that starts at zero has run the burette down to it before.
-  under: (setting, { buretteStart }) =>
+  withConventions: (setting, { buretteStart }) =>
     buretteStart === 'zero' && setting.task === 'delivered' && setting.initialMl > 0
       ? { ...setting, initialMl: 0, levelMl: Number((setting.levelMl - setting.initialMl).toPrecision(12)) }
       : setting,
@@ -215,7 +215,7 @@ const tilted = (random: Random): number =>
 
 /** A burette in its clamp, read as it stands or before and after a delivery. */
 function clamped(
-  model: Model,
+  model: Make,
   random: Random,
   task: BuretteSetting['task'],
   indicates?: number,

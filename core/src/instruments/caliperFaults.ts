@@ -1,4 +1,4 @@
-import { touching, turnedBy, type CaliperSetting } from './caliperGrip';
+import { contact, turnedBy, type CaliperSetting } from './caliperGrip';
 import { countFaults } from './countFaults';
 import type { Misreading } from './instrument';
 import { slack } from './scale';
@@ -18,7 +18,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
     point: 'edge',
     title: 'The object was squeezed.',
     predict: (setting, seen) => {
-      const squeezedBy = touching(setting) - setting.at;
+      const squeezedBy = contact(setting) - setting.at;
       return squeezedBy > slack ? [seen - squeezedBy] : [];
     },
     look: () =>

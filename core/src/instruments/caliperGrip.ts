@@ -29,7 +29,7 @@ export const turnedBy = (outOfRound: number, turn: number): number =>
   outOfRound * Math.sin((turn * Math.PI) / 180) ** 2;
 
 /** Where it touches the object, turned as it is. */
-export function touching({ size, zeroError, outOfRound, turn }: CaliperSetting): number {
+export function contact({ size, zeroError, outOfRound, turn }: CaliperSetting): number {
   return size + zeroError - turnedBy(outOfRound, turn);
 }
 

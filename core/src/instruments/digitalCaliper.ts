@@ -6,7 +6,7 @@ import {
   NotReady,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
   type Setting,
 } from './instrument';
@@ -28,7 +28,7 @@ export interface DigitalCaliperPicture extends Picture, Omit<DigitalCaliperSetti
   readonly kind: 'digital-caliper';
 }
 
-const make = (id: string, name: string, unit: string, division: string, highest: string): Model => ({
+const make = (id: string, name: string, unit: string, division: string, highest: string): Make => ({
   id,
   name: `Digital caliper, ${name}`,
   unit,
@@ -41,15 +41,15 @@ const make = (id: string, name: string, unit: string, division: string, highest:
   tolerance: unit === 'mm' ? '0.03' : '0.0015',
 });
 
-export const digitalCalipers: readonly Model[] = [
+export const digitalCalipers: readonly Make[] = [
   make('digital-mm', 'in millimetres', 'mm', '0.01', '150'),
   make('digital-inch', 'in inches', 'in', '0.0005', '6'),
 ];
 
-export const digitalCaliperModel = (id: string): Model => modelIn(digitalCalipers, 'digital caliper', id);
+export const digitalCaliperModel = (id: string): Make => modelIn(digitalCalipers, 'digital caliper', id);
 
 /** What the display shows, in the unit of a model, of so many millimetres. */
-export function digitalDisplay({ unit, division }: Model, millimetres: number): number {
+export function digitalDisplay({ unit, division }: Make, millimetres: number): number {
   const value = unit === 'mm' ? millimetres : millimetres / 25.4;
   return Number((Math.round(value / Number(division) + 1e-9) * Number(division)).toPrecision(12));
 }
@@ -69,13 +69,13 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
   unitChoices: ['cm', 'mm', 'in', 'g'],
   models: digitalCalipers,
 
-  sample: (model, random, indicates) => {
+  sampleSetting: (model, random, indicates) => {
     const setting = gripped(model, random);
     if (indicates === undefined) return setting;
     const sizeMm = indicates * (model.unit === 'mm' ? 1 : 25.4);
     return { ...setting, sizeMm, atMm: sizeMm };
   },
-  start: (model, random) => {
+  initial: (model, random) => {
     const setting = gripped(model, random);
     const closedShowsMm = random.chance(0.6) ? (random.chance(0.5) ? 1 : -1) * random.whole(4, 60) * 0.01 : 0;
     return {
@@ -86,8 +86,8 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
       zeroed: false,
     };
   },
-  leave: (model, random) => {
-    const setting = digitalCaliper.start(model, random);
+  sampleHandled: (model, random) => {
+    const setting = digitalCaliper.initial(model, random);
     return {
       ...setting,
       atMm: setting.sizeMm - (random.chance(0.5) ? setting.yieldsMm : 0),
@@ -174,7 +174,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
 };
 
 /** An object between the jaws, often one whose last digit is 0. */
-function gripped(model: Model, random: Random): DigitalCaliperSetting {
+function gripped(model: Make, random: Random): DigitalCaliperSetting {
   const hundredths = random.chance(0.3) ? random.whole(60, 640) * 10 : random.whole(600, 6400);
   const sizeMm = Number((hundredths / 100).toFixed(2));
   return {

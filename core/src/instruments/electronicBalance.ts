@@ -38,14 +38,14 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
   unitChoices: ['kg', 'g', 'mg', 'mL'],
   models: electronicBalances,
 
-  sample: (model, random, indicates) => {
+  sampleSetting: (model, random, indicates) => {
     const setting = loaded(model, random, false);
     return indicates === undefined
       ? setting
       : { ...setting, contentsGrams: indicates, vesselGrams: 0, task: 'straight', tared: 'pan', hops: false };
   },
-  start: (model, random) => loaded(model, random, true),
-  leave: (model, random) => {
+  initial: (model, random) => loaded(model, random, true),
+  sampleHandled: (model, random) => {
     const setting = loaded(model, random, true);
     return {
       ...setting,
@@ -74,7 +74,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
     };
   },
 
-  hop: (setting) => (setting.hops && faultless(setting) ? truth(setting) + divisionOf(setting) : null),
+  flicker: (setting) => (setting.hops && faultless(setting) ? truth(setting) + divisionOf(setting) : null),
   indication: truth,
   observed: (setting) => truth(setting) + vesselToTakeOff(setting),
   correct: (setting, number) => number - vesselToTakeOff(setting),

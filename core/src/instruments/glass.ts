@@ -1,9 +1,9 @@
-import type { Misreading, Model, Setting } from './instrument';
+import type { Misreading, Make, Setting } from './instrument';
 
 export type Surface = 'concave' | 'convex' | 'flat';
 
 /** Graduated glass with a liquid in it. */
-export interface GlassModel extends Model {
+export interface GlassModel extends Make {
   /** Inner width where it is read, in millimetres. */
   readonly boreMm: number;
 }

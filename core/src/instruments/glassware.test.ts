@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../chance/random';
 import { presetNamed, revise } from '../conventions';
-import { chooseInstrument, otherSchools, plainestEnough, realStation } from '../reading';
+import { chooseInstrument, presetComparison, plainestEnough, realStation } from '../reading';
 import { checkParts, checkReading, describeScale, expectReading, partsAsked } from '../reading';
 import {
   beaker,
@@ -19,7 +19,7 @@ import {
   vernierCaliper,
   volumetricFlask,
   volumetricPipette,
-  fate,
+  flotation,
   type BuretteSetting,
   type Instrument,
   type Setting,
@@ -39,7 +39,7 @@ const codes = <S extends Setting>(
     : [verdict.outcome];
 };
 const made = <S extends Setting>(instrument: Instrument<S>, model: string, indicates?: number): S =>
-  instrument.sample(
+  instrument.sampleSetting(
     instrument.models.find(({ id }) => id === model)!,
     seeded(5),
     indicates,
@@ -101,7 +101,7 @@ describe('a burette of 50 mL at 23.45 mL', () => {
       dropHangs: false,
       wallWet: false,
     };
-    const start = burette.start(burette.models[0]!, seeded(2));
+    const start = burette.initial(burette.models[0]!, seeded(2));
     expect(burette.handle(start, hands)).toMatchObject({ initialMl: 0.5, levelMl: 20, dropMl: 0 });
     for (const part of [{ noted: false }, { initial: -0.4 }, { level: 1 }, { level: 51 }])
       expect(() => burette.handle(start, { ...hands, ...part })).toThrow(NotReady);
@@ -214,7 +214,7 @@ describe('a hydrometer', () => {
 
   it('floats on one spindle or two, and is refused on the others', () => {
     for (const density of [0.79, 0.84, 0.99, 1.025, 1.14, 1.25]) {
-      const floating = spindles.filter((spindle) => fate(spindle, density) === 'floats');
+      const floating = spindles.filter((spindle) => flotation(spindle, density) === 'floats');
       expect(floating.length).toBeGreaterThan(0);
       expect(floating.length).toBeLessThan(3);
     }
@@ -339,12 +339,13 @@ describe('a real station', () => {
     ['12.4', ['dropped-final-digit']],
   ])('%s', (text, expected) => expect(codes(real, station, text, 'mL')).toEqual(expected));
 
-  it('is never made up', () => expect(() => real.sample(real.models[0]!, seeded(1))).toThrow(RangeError));
+  it('is never made up', () =>
+    expect(() => real.sampleSetting(real.models[0]!, seeded(1))).toThrow(RangeError));
 });
 
 describe('beside the reading', () => {
   it('says what other schools accept, and why', () => {
-    const views = otherSchools(
+    const views = presetComparison(
       graduatedCylinder as unknown as Instrument,
       made(graduatedCylinder, 'cylinder-100-1', 37.2),
     );

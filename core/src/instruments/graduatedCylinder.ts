@@ -7,7 +7,7 @@ import {
   NotReady,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
 } from './instrument';
 import { labelBelow, miscountedDivision, nextLabel, samplePlace, scaleOf, shown, slack } from './scale';
@@ -83,13 +83,13 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: cylinders,
 
-  sample: (model, random, indicates) => {
+  sampleSetting: (model, random, indicates) => {
     const setting = settle(model, random, 0);
     return indicates === undefined
       ? setting
       : { ...setting, levelMl: indicates, surface: 'concave', targetMl: null, filmMl: null };
   },
-  start: (model, random) => {
+  initial: (model, random) => {
     const setting = settle(
       model,
       random,
@@ -97,7 +97,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
     );
     return random.chance(0.4) ? toFill(setting, model, random) : { ...setting, filmMl: null };
   },
-  leave: (model, random) =>
+  sampleHandled: (model, random) =>
     settle(model, random, random.chance(0.4) ? 0 : Math.round(random.between(-eyeReachMm, eyeReachMm))),
   handle: (setting, hands) => {
     handFlag(hands, 'card');
@@ -190,7 +190,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
 };
 
 /** An empty cylinder and an amount to fill in. */
-function toFill(setting: CylinderSetting, model: Model, random: Random): CylinderSetting {
+function toFill(setting: CylinderSetting, model: Make, random: Random): CylinderSetting {
   const { d, lowest, highest } = scaleOf(model);
   const lines = random.whole(Math.ceil((lowest + 0.2 * highest) / d), Math.floor((0.85 * highest) / d));
   return {
@@ -203,7 +203,7 @@ function toFill(setting: CylinderSetting, model: Model, random: Random): Cylinde
   };
 }
 
-function settle(model: Model, random: Random, eyeMm: number): CylinderSetting {
+function settle(model: Make, random: Random, eyeMm: number): CylinderSetting {
   const scale = scaleOf(model);
   const levelMl = samplePlace(scale, random);
   const surface = random.pick([

@@ -8,7 +8,7 @@ import {
   NotReady,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
 } from './instrument';
 import { miscountedDivision, samplePlace, scaleOf } from './scale';
@@ -59,14 +59,14 @@ export const graduatedPipette: Instrument<GraduatedPipetteSetting> = {
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: graduatedPipettes,
 
-  sample: (model, random, indicates) =>
+  sampleSetting: (model, random, indicates) =>
     held(model, random, random.chance(0.4) ? 'delivered' : 'reading', 0, indicates),
-  start: (model, random) => ({
+  initial: (model, random) => ({
     ...held(model, random, 'delivered', (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130))),
     initialMl: -Number(model.division) * 6,
     levelMl: -Number(model.division) * 6,
   }),
-  leave: (model, random) =>
+  sampleHandled: (model, random) =>
     held(model, random, 'reading', random.chance(0.5) ? 0 : Math.round(random.between(-130, 130))),
   handle: (setting, hands) => {
     const top = Number(modelFor(setting).highest);
@@ -127,7 +127,7 @@ export const graduatedPipette: Instrument<GraduatedPipetteSetting> = {
 };
 
 function held(
-  model: Model,
+  model: Make,
   random: Random,
   task: GraduatedPipetteSetting['task'],
   eyeMm: number,

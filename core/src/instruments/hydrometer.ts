@@ -7,7 +7,7 @@ import {
   NotReady,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
   type Setting,
 } from './instrument';
@@ -28,7 +28,7 @@ export interface HydrometerPicture extends Picture {
   readonly line: Answer<'hydrometerLine'>;
 }
 
-const make = (lightest: number, heaviest: number): Model => ({
+const make = (lightest: number, heaviest: number): Make => ({
   id: `hydrometer-${Math.round(lightest * 1000)}`,
   name: `Hydrometer spindle, ${lightest.toFixed(3)} to ${heaviest.toFixed(3)} g/cm³`,
   unit: 'g/cm³',
@@ -41,9 +41,9 @@ const make = (lightest: number, heaviest: number): Model => ({
 });
 
 /** The set, from the spindle for the lightest liquids up; their ranges overlap. */
-export const spindles: readonly Model[] = [make(0.7, 0.85), make(0.83, 1), make(0.98, 1.15), make(1.13, 1.3)];
+export const spindles: readonly Make[] = [make(0.7, 0.85), make(0.83, 1), make(0.98, 1.15), make(1.13, 1.3)];
 
-export const spindle = (id: string): Model => modelIn(spindles, 'hydrometer', id);
+export const spindle = (id: string): Make => modelIn(spindles, 'hydrometer', id);
 const scaleFor = ({ model }: HydrometerSetting) => scaleOf(spindle(model));
 
 /** Length of the divided stem, in millimetres. */
@@ -53,13 +53,13 @@ export const stemMm = 90;
  * How far below the topmost line a density stands on the stem, in millimetres. A float of mass m displaces m/ρ; the stem's
  * equal areas make equal volumes, so that places go with 1/ρ and the divisions draw together downward (Archimedes).
  */
-export function stemPlaceMm({ lowest, highest }: Pick<Model, 'lowest' | 'highest'>, density: number): number {
+export function stemPlaceMm({ lowest, highest }: Pick<Make, 'lowest' | 'highest'>, density: number): number {
   const [light, heavy] = [Number(lowest), Number(highest)];
   return (stemMm * (1 / light - 1 / density)) / (1 / light - 1 / heavy);
 }
 
 /** The density that stands so far below the topmost line. */
-export function densityAtMm({ lowest, highest }: Pick<Model, 'lowest' | 'highest'>, mm: number): number {
+export function densityAtMm({ lowest, highest }: Pick<Make, 'lowest' | 'highest'>, mm: number): number {
   const [light, heavy] = [Number(lowest), Number(highest)];
   return 1 / (1 / light - (mm / stemMm) * (1 / light - 1 / heavy));
 }
@@ -68,7 +68,7 @@ export function densityAtMm({ lowest, highest }: Pick<Model, 'lowest' | 'highest
 export const stemRiseMm = 2.2;
 
 /** What becomes of a spindle in a liquid: it floats on its scale, stands out of it, or goes down like a stone. */
-export function fate({ lowest, highest }: Model, density: number): 'floats' | 'stands out' | 'sinks' {
+export function flotation({ lowest, highest }: Make, density: number): 'floats' | 'stands out' | 'sinks' {
   if (density < Number(lowest) - slack) return 'sinks';
   return density > Number(highest) + slack ? 'stands out' : 'floats';
 }
@@ -94,8 +94,8 @@ export const hydrometer: Instrument<HydrometerSetting> = {
   unitChoices: ['g/cm³', 'kg/m³', 'g', 'mL'],
   models: spindles,
 
-  sample: (model, random, indicates) => afloat(model, random, indicates),
-  start: (model, random) => {
+  sampleSetting: (model, random, indicates) => afloat(model, random, indicates),
+  initial: (model, random) => {
     const liquid = random.pick(liquids);
     return {
       ...afloat(model, random),
@@ -103,14 +103,14 @@ export const hydrometer: Instrument<HydrometerSetting> = {
       liquid: liquid.name,
     };
   },
-  leave: (model, random) => afloat(model, random),
+  sampleHandled: (model, random) => afloat(model, random),
   handle: (setting, hands) => {
     const chosen = spindles[handNumber(hands, 'spindle', -1, spindles.length - 1)];
     if (!chosen)
       throw new NotReady('Take a spindle from the set first: begin with the one for the lightest liquids.');
     if (!handFlag(hands, 'released'))
       throw new NotReady('You hold it still. Let go when it floats, then read.');
-    const came = fate(chosen, setting.density);
+    const came = flotation(chosen, setting.density);
     if (came === 'sinks')
       throw new NotReady(
         'That spindle is for denser liquids: it goes down like a stone here. Take a lighter range.',
@@ -122,7 +122,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
     return { ...setting, model: chosen.id };
   },
 
-  under: (setting, { hydrometerLine }) => ({ ...setting, line: hydrometerLine }),
+  withConventions: (setting, { hydrometerLine }) => ({ ...setting, line: hydrometerLine }),
   indication: (setting) => (setting.line === 'rise' ? atRise(setting) : setting.density),
   observed: (setting) => (setting.line === 'rise' ? atRise(setting) : setting.density),
   correct: (_, number) => number,
@@ -190,7 +190,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
   ] satisfies Misreading<HydrometerSetting>[],
 };
 
-function afloat(model: Model, random: Random, indicates?: number): HydrometerSetting {
+function afloat(model: Make, random: Random, indicates?: number): HydrometerSetting {
   const density = indicates ?? samplePlace(scaleOf(model), random);
   return { kind: 'hydrometer', model: model.id, density, line: 'level', liquid: 'liquid in the jar' };
 }

@@ -5,7 +5,7 @@ import type { Random } from '../chance/random';
 import type { InstrumentKind } from '../conventions/kinds';
 
 /** One make of an instrument. Numbers that are written on it are decimal texts, in its unit. */
-export interface Model {
+export interface Make {
   readonly id: string;
   readonly name: string;
   /** The unit its scale is in. */
@@ -64,32 +64,32 @@ export interface Instrument<S extends Setting = Setting> {
   readonly quantity: string;
   /** Units offered beside the answer, the right one among them. */
   readonly unitChoices: readonly string[];
-  readonly models: readonly Model[];
+  readonly models: readonly Make[];
   readonly misreadings: readonly Misreading<S>[];
   /**
    * A setting to be read as it stands.
    * @param indicates what it should indicate, where somebody chose that; else it is drawn.
    */
-  sample(model: Model, random: Random, indicates?: number): S;
+  sampleSetting(model: Make, random: Random, indicates?: number): S;
   /** The first setting of a model that a reader is given, where one comes before all others. */
-  first?(model: Model, random: Random): S;
+  first?(model: Make, random: Random): S;
   /** An apparatus as it is before anyone has touched it, to be handled and then read. */
-  start(model: Model, random: Random): S;
+  initial(model: Make, random: Random): S;
   /** An apparatus as some reader has left it, carefully or not: for trials of the engine and for demonstrations. */
-  leave(model: Model, random: Random): S;
+  sampleHandled(model: Make, random: Random): S;
   /**
    * The apparatus after it was handled.
    * @throws NotReady where it cannot be read yet; RangeError if the hands report something that cannot be.
    */
   handle(setting: S, hands: unknown): S;
   /** The setting as a class with these conventions takes it, where that differs from class to class. */
-  under?(setting: S, conventions: Conventions): S;
+  withConventions?(setting: S, conventions: Conventions): S;
   /** How this setting is read, where that is not how its model is. */
-  scale?(setting: S): Partial<Pick<Model, 'unit' | 'division' | 'reads'>>;
+  scale?(setting: S): Partial<Pick<Make, 'unit' | 'division' | 'reads'>>;
   /** How many estimated readings make the answer, where it is not one. */
   estimates?(setting: S): number;
   /** The second of two values between which a display hops; null where it stands. */
-  hop?(setting: S): number | null;
+  flicker?(setting: S): number | null;
   /** How far an answer may be off at least, where somebody set that, in its unit. */
   tolerance?(setting: S): number;
   /** The columns in which a class may have the parts of the reading written. */
@@ -128,11 +128,11 @@ export interface Picture {
 }
 
 /** @throws RangeError for a model that this kind does not have. */
-export const modelOf = <S extends Setting>(instrument: Instrument<S>, id: string): Model =>
+export const modelOf = <S extends Setting>(instrument: Instrument<S>, id: string): Make =>
   modelIn(instrument.models, instrument.name, id);
 
 /** A model out of one kind's own list. @throws RangeError for one that there is not. */
-export function modelIn<M extends Model>(models: readonly M[], name: string, id: string): M {
+export function modelIn<M extends Make>(models: readonly M[], name: string, id: string): M {
   const found = models.find((candidate) => candidate.id === id);
   if (!found) throw new RangeError(`There is no ${name} called “${id}”.`);
   return found;

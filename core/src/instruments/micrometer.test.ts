@@ -7,7 +7,10 @@ import { micrometers, screwParts, type MicrometerSetting } from './screws';
 
 describe.each(micrometers.map((model) => [model.name, model] as const))('%s', (_, model) => {
   const random = seeded(5);
-  const settings = Array.from({ length: 800 }, () => micrometer.sample(model, random) as MicrometerSetting);
+  const settings = Array.from(
+    { length: 800 },
+    () => micrometer.sampleSetting(model, random) as MicrometerSetting,
+  );
 
   it('reads what a search of the laid-out scales finds, whatever the zero error', () => {
     for (const { at } of settings) {

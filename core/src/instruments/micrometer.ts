@@ -30,16 +30,16 @@ export const micrometer: Instrument<MicrometerSetting> = {
   unitChoices: ['cm', 'mm', 'µm', 'g'],
   models: micrometers,
 
-  sample: ({ id }, random, indicates) => {
+  sampleSetting: ({ id }, random, indicates) => {
     const setting = between(micrometerModel(id), random);
     return indicates === undefined ? setting : { ...setting, size: indicates, at: indicates, zeroError: 0 };
   },
-  start: ({ id }, random) => {
+  initial: ({ id }, random) => {
     const setting = between(micrometerModel(id), random);
     return { ...setting, at: Math.min(25, setting.at + random.between(1, 3)) };
   },
-  leave: (model, random) => {
-    const setting = micrometer.sample(model, random);
+  sampleHandled: (model, random) => {
+    const setting = micrometer.sampleSetting(model, random);
     return { ...setting, at: setting.at - (random.chance(0.5) ? forcedMm : 0) };
   },
   handle: (setting, hands) => {
@@ -52,7 +52,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
     return { ...setting, at: Math.max(at, touchesAt - forcedMm) };
   },
 
-  under: (setting, { zeroCorrection }) => ({ ...setting, asItStands: zeroCorrection === 'mean' }),
+  withConventions: (setting, { zeroCorrection }) => ({ ...setting, asItStands: zeroCorrection === 'mean' }),
   parts: screwColumns,
   indication: (setting) => lessZeroError(setting, setting.size + setting.zeroError),
   observed: ({ size, zeroError }) => size + zeroError,

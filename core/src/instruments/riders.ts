@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import type { Model, Setting } from './instrument';
+import type { Make, Setting } from './instrument';
 import { slack } from './scale';
 
 /** One beam of a balance, with its rider's reach and the distance of its notches, in grams. */
@@ -11,7 +11,7 @@ export interface Beam {
   readonly notch: number | null;
 }
 
-export interface BeamModel extends Model {
+export interface BeamModel extends Make {
   /** Heaviest rider first; the last one slides freely. */
   readonly beams: readonly Beam[];
   /** The keys of the beams as the maker put them, from the back to the front. */

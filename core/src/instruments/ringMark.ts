@@ -76,8 +76,8 @@ export function ringMark({ kind, name, models, delivers }: Kind): Instrument<Rin
     unitChoices: ['L', 'mL', 'cm³', 'g'],
     models,
 
-    sample: ({ id }, random) => set(kind, id, random, delivers),
-    start: ({ id }, random) => ({
+    sampleSetting: ({ id }, random) => set(kind, id, random, delivers),
+    initial: ({ id }, random) => ({
       ...set(kind, id, random, delivers),
       aboveMm: delivers ? 40 : -60,
       eyeMm: (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130)),
@@ -85,7 +85,7 @@ export function ringMark({ kind, name, models, delivers }: Kind): Instrument<Rin
       blown: false,
       handled: true,
     }),
-    leave: (model, random) => {
+    sampleHandled: (model, random) => {
       const setting = set(kind, model.id, random, delivers);
       const rise = riseMm(modelIn(models, name, model.id));
       return {
@@ -116,7 +116,7 @@ export function ringMark({ kind, name, models, delivers }: Kind): Instrument<Rin
       };
     },
 
-    under: (setting, { lastDrop }) => ({ ...setting, lastDrop }),
+    withConventions: (setting, { lastDrop }) => ({ ...setting, lastDrop }),
     indication: truth,
     observed: truth,
     correct: (_, number) => number,

@@ -5,13 +5,13 @@ import {
   modelIn,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
   type Setting,
 } from './instrument';
 import { labelBelow, miscountedDivision, scaleOf, shown, slack } from './scale';
 
-export interface RulerModel extends Model {
+export interface RulerModel extends Make {
   /** What one numbered interval is called on the scale: its number is the place divided by this. */
   readonly numberedBy: number;
   readonly metric: boolean;
@@ -89,13 +89,14 @@ export const ruler: Instrument<RulerSetting> = {
   unitChoices: ['m', 'cm', 'mm', 'in'],
   models: rulers,
 
-  sample: ({ id }, random, indicates) => {
+  sampleSetting: ({ id }, random, indicates) => {
     const setting = laid(rulerModel(id), random, 0);
     return indicates === undefined ? setting : { ...setting, from: 0, to: indicates };
   },
-  start: ({ id }, random) =>
+  initial: ({ id }, random) =>
     laid(rulerModel(id), random, (random.chance(0.5) ? 1 : -1) * Math.round(random.between(70, 130))),
-  leave: ({ id }, random) => laid(rulerModel(id), random, random.chance(0.5) ? 0 : random.between(-130, 130)),
+  sampleHandled: ({ id }, random) =>
+    laid(rulerModel(id), random, random.chance(0.5) ? 0 : random.between(-130, 130)),
   handle: (setting, hands) => {
     handFlag(hands, 'eyeSquare');
     return { ...setting, eyeMm: handNumber(hands, 'eyeMm', -rulerEyeReachMm, rulerEyeReachMm) };

@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import type { Misreading, Model, Setting } from './instrument';
+import type { Misreading, Make, Setting } from './instrument';
 
 /** Float arithmetic on scale places is trusted to this fraction of a division. */
 export const slack = 1e-9;
@@ -12,7 +12,7 @@ export interface Scale {
   readonly highest: number;
 }
 
-export const scaleOf = (model: Model): Scale => ({
+export const scaleOf = (model: Make): Scale => ({
   d: Number(model.division),
   labelEvery: Number(model.labelEvery),
   lowest: Number(model.lowest),

@@ -1,7 +1,7 @@
-import { modelIn, type Model } from './instrument';
+import { modelIn, type Make } from './instrument';
 import type { WithZeroError } from './zeroError';
 
-export interface MicrometerModel extends Model {
+export interface MicrometerModel extends Make {
   /** How far the spindle moves in one turn, in millimetres. */
   readonly pitch: number;
   /** Divisions around the thimble. */

@@ -70,7 +70,7 @@ export const squeezePipette: Instrument<SqueezeSetting> = {
   unitChoices: ['mL', 'drops', 'cm³', 'g'],
   models: squeezePipettes,
 
-  sample: ({ id }, random, indicates) => {
+  sampleSetting: ({ id }, random, indicates) => {
     const model = squeezeModel(id);
     const wanted = random.whole(15, 45);
     return {
@@ -83,12 +83,12 @@ export const squeezePipette: Instrument<SqueezeSetting> = {
       wanted,
     };
   },
-  start: (model, random) => ({
-    ...squeezePipette.sample(model, random),
+  initial: (model, random) => ({
+    ...squeezePipette.sampleSetting(model, random),
     drops: 0,
     eyeMm: (random.chance(0.5) ? 1 : -1) * Math.round(random.between(60, 130)),
   }),
-  leave: (model, random) => squeezePipette.sample(model, random),
+  sampleHandled: (model, random) => squeezePipette.sampleSetting(model, random),
   handle: (setting, hands) => {
     const drops = handNumber(hands, 'drops', 0, 500);
     if (counts(setting) && drops < 10) throw new NotReady('Let at least ten drops fall, and count them.');

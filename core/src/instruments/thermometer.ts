@@ -5,13 +5,13 @@ import {
   modelIn,
   type Instrument,
   type Misreading,
-  type Model,
+  type Make,
   type Picture,
   type Setting,
 } from './instrument';
 import { labelBelow, miscountedDivision, samplePlace, scaleOf, shown, slack } from './scale';
 
-export interface ThermometerModel extends Model {
+export interface ThermometerModel extends Make {
   /** Whether the scale lies in front of the column, on the glass, or on a plate behind it. */
   readonly scaleInFront: boolean;
 }
@@ -108,19 +108,19 @@ export const thermometer: Instrument<ThermometerSetting> = {
   unitChoices: ['°C', 'K', '°F', 'g'],
   models: thermometers,
 
-  sample: ({ id }, random, indicates) => {
+  sampleSetting: ({ id }, random, indicates) => {
     const setting = hung(thermometerModel(id), random);
     return indicates === undefined ? setting : { ...setting, bath: indicates };
   },
-  start: ({ id }, random) => ({
+  initial: ({ id }, random) => ({
     ...hung(thermometerModel(id), random),
     before: 21,
     seconds: 0,
     bulbOnBase: random.chance(0.5),
     eyeMm: (random.chance(0.5) ? 1 : -1) * Math.round(random.between(70, 130)),
   }),
-  leave: (model, random) => {
-    const setting = thermometer.start(model, random);
+  sampleHandled: (model, random) => {
+    const setting = thermometer.initial(model, random);
     return {
       ...setting,
       seconds: random.pick([4, 9, restsAfterSeconds]),

@@ -21,7 +21,10 @@ function misalignments({ lines, spans, mainDivision }: CaliperModel, at: number)
 
 describe.each(calipers.map((model) => [model.name, model] as const))('%s', (_, model) => {
   const random = seeded(model.lines);
-  const settings = Array.from({ length: 600 }, () => vernierCaliper.sample(model, random) as CaliperSetting);
+  const settings = Array.from(
+    { length: 600 },
+    () => vernierCaliper.sampleSetting(model, random) as CaliperSetting,
+  );
 
   it('has the least count that its name promises', () => {
     const expected: Record<string, number> = {

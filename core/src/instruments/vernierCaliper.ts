@@ -1,5 +1,5 @@
 import { findingTheCount } from './leastCountTask';
-import { gripped, touching, type CaliperSetting } from './caliperGrip';
+import { gripped, contact, type CaliperSetting } from './caliperGrip';
 import { measuringFaults } from './caliperFaults';
 import { handNumber, NotReady, type Instrument, type Picture } from './instrument';
 import { shown } from './scale';
@@ -37,9 +37,9 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
   unitChoices: ['cm', 'mm', 'in', 'g'],
   models: calipers,
 
-  sample: ({ id }, random, indicates) => gripped(caliperModel(id), random, indicates),
+  sampleSetting: ({ id }, random, indicates) => gripped(caliperModel(id), random, indicates),
   first: ({ id }, random) => ({ ...gripped(caliperModel(id), random), task: 'least count' }),
-  start: ({ id }, random) => {
+  initial: ({ id }, random) => {
     const model = caliperModel(id);
     const setting = gripped(model, random);
     const steps = (low: number, high: number) =>
@@ -54,23 +54,23 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       at: setting.at + model.mainDivision * random.between(8, 14),
     };
   },
-  leave: (model, random) => {
-    const setting = vernierCaliper.start(model, random);
+  sampleHandled: (model, random) => {
+    const setting = vernierCaliper.initial(model, random);
     const squeeze = random.chance(0.5) ? setting.yields : 0;
     const turn = random.chance(0.5) ? 0 : setting.turn;
-    return { ...setting, turn, at: touching({ ...setting, turn }) - squeeze };
+    return { ...setting, turn, at: contact({ ...setting, turn }) - squeeze };
   },
   handle: (setting, hands) => {
     const model = modelFor(setting);
     const at = handNumber(hands, 'at', -model.mainDivision, Number(model.highest) + 20 * model.mainDivision);
     const turned = { ...setting, turn: handNumber(hands, 'turn', -360, 360) };
-    const touchesAt = touching(turned);
+    const touchesAt = contact(turned);
     if (at > touchesAt + leastCount(model) / 2)
       throw new NotReady('It does not touch the object yet. Close it until it does.');
     return { ...turned, at: Math.max(at, touchesAt - setting.yields) };
   },
 
-  under: (setting, { zeroClosings, zeroCorrection }) => {
+  withConventions: (setting, { zeroClosings, zeroCorrection }) => {
     const taken = setting.closings.slice(0, Math.max(1, zeroClosings));
     const count = leastCount(modelFor(setting));
     const mean = taken.reduce((sum, closing) => sum + closing, 0) / taken.length;

@@ -1,6 +1,6 @@
-import { modelIn, type Model } from './instrument';
+import { modelIn, type Make } from './instrument';
 
-export interface CaliperModel extends Model {
+export interface CaliperModel extends Make {
   /** Distance between two lines of the main scale, in the model's unit. */
   readonly mainDivision: number;
   /** Lines of the vernier, and how many main divisions they span. */

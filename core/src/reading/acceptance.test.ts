@@ -4,16 +4,16 @@ import { presetNamed, presets, revise, stepFor, type Step } from '../conventions
 import { Decimal } from '../figures';
 import { instruments } from '../instruments';
 import { seeded } from '../chance/random';
-import { acceptanceAt, accepts, acceptsSome, overlap, toStep, type Judging } from './acceptance';
+import { acceptanceAt, accepts, acceptsSome, overlap, toStep, type ReadingRule } from './acceptance';
 import { checkReading, expectReading } from './check';
-import { leanOf } from './lean';
+import { deviationOf } from './deviation';
 
 const step = (size: string, judged: Step['judged']): Step => ({
   size: new Decimal(size),
   decimals: new Decimal(size).decimalPlaces(),
   judged,
 });
-const judging = (division: string, by: Step, estimates = 1): Judging => ({
+const judging = (division: string, by: Step, estimates = 1): ReadingRule => ({
   d: Number(division),
   step: by.size.toNumber(),
   judged: by.judged,
@@ -86,7 +86,7 @@ describe('leanOf', () => {
     ['372', 'high', 'far off'],
   ])('%s leans %s, %s', (answer, direction, distance) => {
     const truly = acceptanceAt(37.2, judging('1', step('0.1', 'estimate')));
-    expect(leanOf(Number(answer), 37.2, truly, 1)).toEqual({ direction, distance });
+    expect(deviationOf(Number(answer), 37.2, truly, 1)).toEqual({ direction, distance });
   });
 });
 
@@ -114,7 +114,10 @@ describe('every instrument under every preset', () => {
       const random = seeded(11);
       for (const conventions of presets) {
         for (const model of instrument.models) {
-          for (const setting of [instrument.sample(model, random), instrument.leave(model, random)]) {
+          for (const setting of [
+            instrument.sampleSetting(model, random),
+            instrument.sampleHandled(model, random),
+          ]) {
             const { text, unit } = expectReading(instrument, setting, conventions);
             expect([setting, checkReading(instrument, setting, conventions, text, unit).outcome]).toEqual([
               setting,
@@ -131,7 +134,7 @@ describe('every instrument under every preset', () => {
     '%s answers anything that is typed, and gives nothing away',
     (_, instrument) => {
       const model = instrument.models[0]!;
-      const setting = instrument.sample(model, seeded(3));
+      const setting = instrument.sampleSetting(model, seeded(3));
       const conventions = presetNamed('Chemistry bench');
       const { text: key } = expectReading(instrument, setting, conventions);
       const character = fc.constantFrom(...'0123456789.,eE-×^ mgL°<');
@@ -154,7 +157,7 @@ describe('every instrument under every preset', () => {
   it.each(instruments.map((instrument) => [instrument.name, instrument] as const))(
     '%s keeps its truth out of the way: every misreading has words',
     (_, instrument) => {
-      const setting = instrument.sample(instrument.models[0]!, seeded(3));
+      const setting = instrument.sampleSetting(instrument.models[0]!, seeded(3));
       for (const { code, title, look } of instrument.misreadings) {
         expect(code).toMatch(/^[a-z]+(-[a-z]+)*$/);
         expect(title).toMatch(/^[A-Z].*\.$/);

@@ -11,7 +11,7 @@ export interface Acceptance {
 }
 
 /** How a value is judged, in plain numbers of the instrument's unit. */
-export interface Judging {
+export interface ReadingRule {
   /** Smallest division. */
   readonly d: number;
   /** The step that is read to. */
@@ -32,7 +32,7 @@ export interface Judging {
  */
 export function acceptanceAt(
   indication: number,
-  { d, step, judged, strictness, estimates }: Judging,
+  { d, step, judged, strictness, estimates }: ReadingRule,
 ): Acceptance {
   const grace = d * (0.1 + slack);
   if (judged === 'line below')

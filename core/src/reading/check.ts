@@ -3,18 +3,18 @@ import { stepFor, type Conventions, type Step } from '../conventions';
 import type { NumberProblem } from '../figures';
 import { modelOf, type Instrument, type Setting } from '../instruments/instrument';
 import { acceptsSome, type Acceptance } from './acceptance';
-import { leanOf, type Lean } from './lean';
-import { Foreseen, trulyAccepted, written, type Prediction, type Reading } from './predictions';
+import { deviationOf, type Deviation } from './deviation';
+import { Diagnosis, trulyAccepted, written, type Prediction, type Reading } from './predictions';
 
 /** One way in which the number may have come about: one fault, or two at once. */
 export type Explanation = readonly Cause[];
 
 /** What there is to say about a written reading. It never holds the answer. */
 export type Verdict =
-  | { readonly outcome: 'right'; readonly lean: Lean; readonly remarks: readonly string[] }
+  | { readonly outcome: 'right'; readonly lean: Deviation; readonly remarks: readonly string[] }
   | {
       readonly outcome: 'wrong';
-      readonly lean: Lean;
+      readonly lean: Deviation;
       /** Every explanation that fits; none when the number fits no known fault. */
       readonly explanations: readonly Explanation[];
       readonly lookFirst: string;
@@ -62,7 +62,7 @@ export function readingOf(
   conventions: Conventions,
   tag?: string,
 ): Reading {
-  const setting = instrument.under?.(found, conventions) ?? found;
+  const setting = instrument.withConventions?.(found, conventions) ?? found;
   const { division, reads, unit } = { ...modelOf(instrument, setting.model), ...instrument.scale?.(setting) };
   const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, reads, tag });
   const judging = {
@@ -86,17 +86,17 @@ export const checkReading = (
   text: string,
   unitText: string,
   tag?: string,
-): Verdict => checkAgainst(new Foreseen(readingOf(instrument, setting, conventions, tag)), text, unitText);
+): Verdict => checkAgainst(new Diagnosis(readingOf(instrument, setting, conventions, tag)), text, unitText);
 
 /** The same, for a setting of which several answers are checked. */
-export function checkAgainst(foreseen: Foreseen, text: string, unitText: string): Verdict {
-  const { reading, truly } = foreseen;
+export function checkAgainst(foreseen: Diagnosis, text: string, unitText: string): Verdict {
+  const { reading, accepted: truly } = foreseen;
   const { instrument, setting, conventions, judging } = reading;
   const writing = judgeWriting(text, unitText, answerRuleOf(reading, truly), conventions);
   if (!writing.readable) return { outcome: 'unreadable', problem: writing.problem };
   const { written, digits, unit, intended, remarks } = writing;
   const valueIsRight = writing.valueIsRight === true;
-  const lean = leanOf(written.value.toNumber(), instrument.indication(setting), truly, judging.d);
+  const lean = deviationOf(written.value.toNumber(), instrument.indication(setting), truly, judging.d);
 
   if (valueIsRight && writing.faults.length === 0) return { outcome: 'right', lean, remarks };
   // With a number off by the factor of another unit, its digits are where that unit has them.
@@ -131,7 +131,7 @@ export const answerRuleOf = (
 
 /** Every way in which the written number can have come about, simplest first. */
 function explain(
-  foreseen: Foreseen,
+  foreseen: Diagnosis,
   intended: IntendedRange,
   digitFaults: readonly Cause[],
   valueIsRight: boolean,

@@ -1,6 +1,6 @@
 import { seeded } from '../chance/random';
 import type { Conventions } from '../conventions';
-import type { Instrument, Model, Setting } from '../instruments/instrument';
+import type { Instrument, Make, Setting } from '../instruments/instrument';
 import { readingOf } from './check';
 import { ambiguous, predictAlone } from './predictions';
 
@@ -15,7 +15,7 @@ const tries = 40;
  */
 export function makeSetting(
   instrument: Instrument,
-  model: Model,
+  model: Make,
   conventions: Conventions,
   mode: Mode,
   seed: number,
@@ -23,22 +23,22 @@ export function makeSetting(
 ): Setting {
   const random = seeded(seed);
   if (first && mode === 'read' && instrument.first) return instrument.first(model, random);
-  if (mode === 'handle') return instrument.start(model, random);
+  if (mode === 'handle') return instrument.initial(model, random);
   for (let attempt = 0; attempt < tries; attempt += 1) {
-    const setting = instrument.sample(model, random);
+    const setting = instrument.sampleSetting(model, random);
     if (!ambiguous(predictAlone(readingOf(instrument, setting, conventions)))) return setting;
   }
-  return instrument.sample(model, random);
+  return instrument.sampleSetting(model, random);
 }
 
 /** A setting to show: one that indicates a number that somebody chose, or one to practise on. */
 export const sampleShow = (
   instrument: Instrument,
-  model: Model,
+  model: Make,
   conventions: Conventions,
   seed: number,
   indicates?: number,
 ): Setting =>
   indicates === undefined
     ? makeSetting(instrument, model, conventions, 'read', seed)
-    : instrument.sample(model, seeded(seed), indicates);
+    : instrument.sampleSetting(model, seeded(seed), indicates);

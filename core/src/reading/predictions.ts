@@ -2,7 +2,15 @@ import type { Conventions, Step } from '../conventions';
 import { Decimal } from '../figures';
 import { stages, type Instrument, type Misreading, type Setting } from '../instruments/instrument';
 import { slack } from '../instruments/scale';
-import { acceptanceAt, accepts, both, overlap, toStep, type Acceptance, type Judging } from './acceptance';
+import {
+  acceptanceAt,
+  accepts,
+  both,
+  overlap,
+  toStep,
+  type Acceptance,
+  type ReadingRule,
+} from './acceptance';
 
 /** One wrong number that one fault, or two together, would lead to. */
 export interface Prediction {
@@ -19,25 +27,25 @@ export interface Reading {
   readonly conventions: Conventions;
   readonly unit: string;
   readonly step: Step;
-  readonly judging: Judging;
+  readonly judging: ReadingRule;
 }
 
 export const acceptanceFor = ({ judging }: Reading, value: number): Acceptance =>
   acceptanceAt(value, judging);
 
 /** What can be said of a setting before anything is written: reckoned once, however many answers are checked. */
-export class Foreseen {
-  readonly truly: Acceptance;
-  #alone: Prediction[] | undefined;
+export class Diagnosis {
+  readonly accepted: Acceptance;
+  single: Prediction[] | undefined;
   #pairs: Prediction[] | undefined;
 
   constructor(readonly reading: Reading) {
-    this.truly = trulyAccepted(reading);
+    this.accepted = trulyAccepted(reading);
   }
 
   /** What each misreading alone would write. */
   get alone(): readonly Prediction[] {
-    return (this.#alone ??= predictAlone(this.reading));
+    return (this.single ??= predictAlone(this.reading));
   }
 
   /** What each pair of them would write. */
@@ -58,7 +66,7 @@ export function trulyAccepted(reading: Reading): Acceptance {
       high: truth + reach + Math.abs(truth) * 1e-12 + reach * slack,
     };
   const truly = acceptanceFor(reading, truth);
-  const hop = instrument.hop?.(setting) ?? null;
+  const hop = instrument.flicker?.(setting) ?? null;
   return hop === null ? truly : both(truly, acceptanceFor(reading, hop));
 }
 

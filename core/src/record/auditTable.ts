@@ -63,7 +63,7 @@ export interface Finding {
 export interface LookRule {
   readonly code: string;
   /** As somebody who marks a cell would say it. */
-  readonly says: string;
+  readonly label: string;
   find(table: AuditTable, conventions: Conventions): readonly Finding[];
 }
 

@@ -1,7 +1,7 @@
 import { judgeWriting, type AnswerRule, type Writing } from '../answer';
 import { halfWidthFor, stepFor, type Conventions, type ScaleIdentity, type Step } from '../conventions';
 import { Decimal } from '../figures';
-import { instrumentOf, modelOf, type Instrument, type Model as Make } from '../instruments';
+import { instrumentOf, modelOf, type Instrument, type Make as Make } from '../instruments';
 import { unitFactor } from '../units';
 import { kitOf, type Column, type Investigation, type MeasuredColumn } from './investigation';
 

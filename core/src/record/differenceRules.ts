@@ -5,7 +5,7 @@ import { close, eachCell, number, type AuditColumn, type AuditRow, type LookRule
 export const differenceRules: readonly LookRule[] = [
   {
     code: 'clock-as-decimals',
-    says: 'Clock times were subtracted as decimals',
+    label: 'Clock times were subtracted as decimals',
     find: eachCell(
       ({ difference }) => difference?.clock === true,
       ({ difference }, text, row) => {
@@ -21,7 +21,7 @@ export const differenceRules: readonly LookRule[] = [
   },
   {
     code: 'difference-contradicted',
-    says: 'Its own readings give another difference',
+    label: 'Its own readings give another difference',
     find: eachCell(
       ({ difference }) => difference !== null,
       ({ difference }, text, row) => {
@@ -41,7 +41,7 @@ export const differenceRules: readonly LookRule[] = [
   },
   {
     code: 'wrong-direction',
-    says: 'The difference goes the wrong way',
+    label: 'The difference goes the wrong way',
     find: eachCell(
       ({ difference }) => difference !== null,
       ({ difference }, text, row) => {

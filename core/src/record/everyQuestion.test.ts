@@ -28,7 +28,7 @@ const screw: ScaleIdentity = {
   reads: 'least count',
 };
 const settingOf = (kind: string, model: string, more: object = {}): Setting => ({
-  ...instrumentOf(kind).sample(modelOf(instrumentOf(kind), model), seeded(7)),
+  ...instrumentOf(kind).sampleSetting(modelOf(instrumentOf(kind), model), seeded(7)),
   ...more,
 });
 
@@ -80,7 +80,7 @@ const shows: Readonly<Record<QuestionKey, ((conventions: Conventions) => unknown
   plusMinus: (c) => result(c).text,
   repeatAndInstrument: (c) => result(c).uncertainty,
   spread: (c) => result(c).spreadText,
-  combining: (c) => [result(c).plusMinus?.text ?? null, result(c).instrumentPart],
+  combining: (c) => [result(c).plusMinus?.text ?? null, result(c).typeB],
   uncertaintyDigits: (c) =>
     ['0.0171', '0.0621'].map(
       (u) => writePlusMinus(new Decimal('8.41372'), new Decimal(u), 'g', c.uncertaintyDigits).text,
@@ -125,7 +125,7 @@ const shows: Readonly<Record<QuestionKey, ((conventions: Conventions) => unknown
 };
 const burette = (() => {
   for (let seed = 1; ; seed += 1) {
-    const setting = instrumentOf('burette').sample(
+    const setting = instrumentOf('burette').sampleSetting(
       modelOf(instrumentOf('burette'), 'burette-50-0_1'),
       seeded(seed),
     );

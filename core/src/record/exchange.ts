@@ -66,8 +66,8 @@ export function jsonOf(
               text: state.result.text,
               value: state.result.value.value.toString(),
               uncertainty: state.result.uncertainty,
-              repeatPart: state.result.repeatPart,
-              instrumentPart: state.result.instrumentPart,
+              typeA: state.result.typeA,
+              typeB: state.result.typeB,
               contributions: state.result.contributions,
             },
           ]

@@ -3,7 +3,7 @@ import { questionGroups, type Conventions, type QuestionGroup } from '../convent
 import { percentError } from '../density';
 import { convert, evaluate, measured, parseNumber, writeQuantity } from '../figures';
 import { instrumentOf, modelOf, type Picture, type Setting } from '../instruments';
-import { schoolsView } from '../reading';
+import { presetViewOf } from '../reading';
 import { outcomeOf } from './outcome';
 import { boltPin } from './readyMade';
 import { tableOf, type Entry } from './table';
@@ -24,7 +24,7 @@ const stands: readonly (readonly [kind: string, model: string, indicates: number
 ];
 
 const settingOf = ([kind, model, indicates]: (typeof stands)[number]): Setting =>
-  instrumentOf(kind).sample(modelOf(instrumentOf(kind), model), seeded(3), indicates);
+  instrumentOf(kind).sampleSetting(modelOf(instrumentOf(kind), model), seeded(3), indicates);
 
 /** The drawn scale of the sample: the cylinder. */
 export const samplePicture = (): Picture => {
@@ -67,7 +67,7 @@ export function houseSample(
   return {
     reading: stands.map((stand) => {
       const instrument = instrumentOf(stand[0]);
-      const { text, unit, from, to } = schoolsView(instrument, settingOf(stand), conventions);
+      const { text, unit, from, to } = presetViewOf(instrument, settingOf(stand), conventions);
       return {
         given: modelOf(instrument, stand[1]).name,
         shows: `${text} ${unit}; accepted from ${from} to ${to}`,

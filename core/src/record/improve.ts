@@ -1,11 +1,11 @@
 import type { Conventions } from '../conventions';
 import { Decimal } from '../figures';
-import { instrumentOf, type Model as Make } from '../instruments';
+import { instrumentOf, type Make as Make } from '../instruments';
 import { roundToFigures } from '../figures';
 import { kitOf, type Investigation, type KitItem } from './investigation';
-import { OutcomeReckoner } from './outcome';
+import { OutcomeEvaluator } from './outcome';
 import type { Result } from './result';
-import { joined } from './ways';
+import { combineTypeAandB } from './combination';
 import type { Cell } from './table';
 
 /** One thing that could be done, and what the uncertainty would then be. */
@@ -26,7 +26,7 @@ export function improvements(
   investigation: Investigation,
   cells: ReadonlyMap<string, Cell>,
   conventions: Conventions,
-  { plan, uncertainty, repeatPart, instrumentPart, n }: Result,
+  { plan, uncertainty, typeA, typeB, n }: Result,
 ): Improvement[] {
   if (uncertainty === null || uncertainty === 0) return [];
   const told = (what: string, then: number): Improvement => ({
@@ -44,7 +44,7 @@ export function improvements(
         ...investigation,
         kit: investigation.kit.map((own) => (own.tag === item.tag ? { ...own, model: make.id } : own)),
       };
-      const state = new OutcomeReckoner(changed, conventions)
+      const state = new OutcomeEvaluator(changed, conventions)
         .outcomeOf(cells)
         .results.find((result) => result.plan.key === plan.key);
       const then = state?.state === 'reckoned' ? state.result.uncertainty : null;
@@ -54,12 +54,12 @@ export function improvements(
     }),
   );
   const more = (extra: number): Improvement[] =>
-    repeatPart === null || n < 2
+    typeA === null || n < 2
       ? []
       : [
           told(
             `${extra} more trials`,
-            joined(repeatPart * Math.sqrt(n / (n + extra)), instrumentPart, conventions),
+            combineTypeAandB(typeA * Math.sqrt(n / (n + extra)), typeB, conventions),
           ),
         ];
   return [...kit, ...more(3), ...more(9)].sort((a, b) => a.uncertainty - b.uncertainty);

@@ -3,7 +3,7 @@ export * from './table';
 export * from './formula';
 export * from './trials';
 export * from './inputs';
-export * from './ways';
+export * from './combination';
 export * from './result';
 export * from './outcome';
 export * from './working';

@@ -2,7 +2,7 @@ import type { Conventions } from '../conventions';
 import type { Decimal, Quantity } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { parseProduct } from '../units';
-import { inBase, termOf, type Component, type Input, type Term } from '../uncertainty';
+import { inBase, termOf, type Component, type Input, type ModelEquation } from '../uncertainty';
 import { halfWidthOf } from './columnRule';
 import { named, parsedFormula, type Named } from './formula';
 import {
@@ -17,11 +17,11 @@ import { valueIn, type Trial } from './trials';
 
 /** A result as a calculation with uncertain inputs, in SI base units. */
 export interface ResultModel {
-  readonly term: Term;
+  readonly term: ModelEquation;
   readonly inputs: readonly Input[];
 }
 
-export interface Material {
+export interface ModelInputs {
   readonly investigation: Investigation;
   readonly conventions: Conventions;
   /** Trials of every table, by its key. */
@@ -45,7 +45,7 @@ export class Inputs {
   readonly #differences = new Map<string, readonly string[]>();
   readonly #alone = new Set<string>();
 
-  constructor(private readonly material: Material) {}
+  constructor(private readonly material: ModelInputs) {}
 
   /**
    * A formula of a table at the means of its trials.
@@ -79,8 +79,12 @@ export class Inputs {
     return this.#finish({ kind: 'mean', of: terms });
   }
 
-  #term(formula: string, own: Table | null, leaf: (name: string, found: Named) => Term): Term {
-    const resolve = (name: string): Term | undefined => {
+  #term(
+    formula: string,
+    own: Table | null,
+    leaf: (name: string, found: Named) => ModelEquation,
+  ): ModelEquation {
+    const resolve = (name: string): ModelEquation | undefined => {
       const found = named(this.material.investigation, own, name);
       if (!found) return undefined;
       const { column } = found;
@@ -97,7 +101,7 @@ export class Inputs {
     return termOf(parsedFormula(formula), resolve, this.material.conventions.water);
   }
 
-  #mean(name: string, found: Named): Term {
+  #mean(name: string, found: Named): ModelEquation {
     const { column } = found;
     const mean = this.material.means[column.key];
     if (!mean) throw new Unfinished();
@@ -107,7 +111,7 @@ export class Inputs {
   }
 
   /** A mean of another table brings the scatter of its own trials with it. */
-  #withScatter(term: Term, { column, table }: Named): Term {
+  #withScatter(term: ModelEquation, { column, table }: Named): ModelEquation {
     const values = (this.material.trials[table.key] ?? []).flatMap((trial) =>
       trial.standing === 'counts' ? (valueIn(trial, column)?.value.toNumber() ?? []) : [],
     );
@@ -121,12 +125,12 @@ export class Inputs {
     this.#inputs.set(name, {
       name,
       value: 0,
-      components: [{ source, kind: 'repeat', size, degrees: n - 1 }],
+      components: [{ source, kind: 'repeat', u: size, degrees: n - 1 }],
     });
     return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
   }
 
-  #reading(name: string, column: Column, { value }: Quantity): Term {
+  #reading(name: string, column: Column, { value }: Quantity): ModelEquation {
     const { conventions } = this.material;
     const base = one(unitOf(column));
     const components: Component[] = [];
@@ -134,17 +138,17 @@ export class Inputs {
       components.push({
         source: `reading ${lower(column.heading)}`,
         kind: 'reading',
-        size: asStandard(halfWidthOf(column, this.material.investigation, conventions), conventions) * base,
+        u: asStandard(halfWidthOf(column, this.material.investigation, conventions), conventions) * base,
       });
     if (column.kind === 'measured') {
-      components.push(...this.#instrumentParts(name, column, value, base));
+      components.push(...this.#typeBs(name, column, value, base));
       this.#behind.set(name, { tag: column.tag, heading: column.heading });
     }
     this.#inputs.set(name, { name, value: value.toNumber() * base, components });
     return { kind: 'input', name };
   }
 
-  #instrumentParts(name: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
+  #typeBs(name: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
     const { investigation, conventions } = this.material;
     const item = kitOf(investigation, column.tag);
     const half = halfWidthOf(column, investigation, conventions);
@@ -153,7 +157,7 @@ export class Inputs {
     const bound = (source: string, kind: Component['kind'], size: number): Component => ({
       source,
       kind,
-      size: asStandard(size, conventions) * base,
+      u: asStandard(size, conventions) * base,
     });
     return [
       bound(`reading ${apart}`, 'reading', half),
@@ -174,7 +178,7 @@ export class Inputs {
    * The maker's tolerance bounds the error between any two marks: it enters once for each difference of two readings of one
    * instrument, and once for a reading that is used by itself.
    */
-  #finish(term: Term): ResultModel {
+  #finish(term: ModelEquation): ResultModel {
     const marked = this.#betweenMarks(term);
     for (const name of this.#alone) {
       const behind = this.#behind.get(name);
@@ -191,7 +195,7 @@ export class Inputs {
     return { term: marked, inputs: [...this.#inputs.values()] };
   }
 
-  #betweenMarks(term: Term): Term {
+  #betweenMarks(term: ModelEquation): ModelEquation {
     if (term.kind === 'input') {
       this.#alone.add(term.name);
       return term;
@@ -220,13 +224,13 @@ export class Inputs {
     return {
       source,
       kind: 'tolerance',
-      size: asStandard(Number(tolerance), this.material.conventions) * one(unit),
+      u: asStandard(Number(tolerance), this.material.conventions) * one(unit),
     };
   }
 }
 
 /** The reading that a term is, alone or with the scatter of its mean. */
-function readingOf(term: Term): string | null {
+function readingOf(term: ModelEquation): string | null {
   if (term.kind === 'input') return term.name;
   if (
     term.kind === 'operation' &&

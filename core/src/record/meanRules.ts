@@ -5,12 +5,12 @@ import { close, number, type AuditRow, type AuditTable, type Finding, type LookR
 export const meanRules: readonly LookRule[] = [
   {
     code: 'mean-holds-excluded',
-    says: 'The mean still holds an excluded trial',
+    label: 'The mean still holds an excluded trial',
     find: (table) => meanFinding(table, 'mean-holds-excluded'),
   },
   {
     code: 'mean-contradicted',
-    says: 'The mean is not that of its column',
+    label: 'The mean is not that of its column',
     find: (table) => meanFinding(table, 'mean-contradicted'),
   },
 ];

@@ -3,7 +3,7 @@ import { judgeWorked, judgeWriting, placeOfStep } from '../answer';
 import { seeded } from '../chance/random';
 import { presets, revise, stepFor, type Conventions, type InstrumentKind } from '../conventions';
 import { Decimal } from '../figures';
-import { instrumentOf, instruments, modelOf, type Instrument, type Model } from '../instruments';
+import { instrumentOf, instruments, modelOf, type Instrument, type Make } from '../instruments';
 import { answerRuleOf } from '../reading';
 import { adviseOn } from './advice';
 import type { Investigation } from './investigation';
@@ -33,13 +33,13 @@ const byCode: Readonly<Record<string, Digits>> = {
 const digitsIn = (codes: readonly string[]): Digits =>
   codes.flatMap((code) => byCode[code] ?? []).at(0) ?? 'right';
 
-const ruleFor = (instrument: Instrument, model: Model, conventions: Conventions) => {
+const ruleFor = (instrument: Instrument, model: Make, conventions: Conventions) => {
   const step = stepFor(conventions, { kind: instrument.kind, model: model.id, ...model, tag: 'X-1' });
   return { step, rule: answerRuleOf({ instrument, unit: model.unit, step }, null) };
 };
 
 /** On the bench. */
-function onBench(instrument: Instrument, model: Model, conventions: Conventions, text: string, unit: string) {
+function onBench(instrument: Instrument, model: Make, conventions: Conventions, text: string, unit: string) {
   const writing = judgeWriting(text, unit, ruleFor(instrument, model, conventions).rule, conventions);
   if (!writing.readable) return null;
   return {
@@ -49,7 +49,7 @@ function onBench(instrument: Instrument, model: Model, conventions: Conventions,
 }
 
 /** In a logbook of one column. */
-const bookFor = ({ kind }: Instrument, model: Model): Investigation => ({
+const bookFor = ({ kind }: Instrument, model: Make): Investigation => ({
   ...plain,
   title: 'One column',
   aim: '',
@@ -69,7 +69,7 @@ const bookFor = ({ kind }: Instrument, model: Model): Investigation => ({
   causes: [],
 });
 
-function inLogbook(instrument: Instrument, model: Model, conventions: Conventions, text: string) {
+function inLogbook(instrument: Instrument, model: Make, conventions: Conventions, text: string) {
   const book = bookFor(instrument, model);
   const [column] = book.tables[0]!.columns;
   const advice = adviseOn(text, column!, book, conventions) ?? '';
@@ -104,7 +104,7 @@ function inLogbook(instrument: Instrument, model: Model, conventions: Convention
 }
 
 /** In a table in which faults are to be spotted. */
-function inTable(model: Model, conventions: Conventions, step: Decimal, text: string) {
+function inTable(model: Make, conventions: Conventions, step: Decimal, text: string) {
   const read = {
     by: 'X-1',
     unit: model.unit,

@@ -1,12 +1,12 @@
 import type { Conventions } from '../conventions';
 import type { Quantity } from '../figures';
 import { sentenceOf } from './formula';
-import { Unfinished, type Material } from './inputs';
+import { Unfinished, type ModelInputs } from './inputs';
 import type { Investigation, ResultPlan } from './investigation';
 import { resultOf } from './plans';
 import type { Result } from './result';
 import type { Cell } from './table';
-import { meanOf, TrialReckoner, type Trial } from './trials';
+import { meanOf, TrialEvaluator, type Trial } from './trials';
 
 export type ResultState =
   | { readonly state: 'open'; readonly plan: ResultPlan; readonly why: string }
@@ -25,15 +25,15 @@ export interface Outcome {
 }
 
 /** Derives what a logbook amounts to. Keep one for a logbook: what did not change is not reckoned again. */
-export class OutcomeReckoner {
-  readonly #trials: TrialReckoner;
+export class OutcomeEvaluator {
+  readonly #trials: TrialEvaluator;
   #last: Outcome | undefined;
 
   constructor(
     private readonly investigation: Investigation,
     private readonly conventions: Conventions,
   ) {
-    this.#trials = new TrialReckoner(investigation, conventions);
+    this.#trials = new TrialEvaluator(investigation, conventions);
   }
 
   /** Never throws on what students write. Gives the last outcome again where nothing that it rests on has changed. */
@@ -64,7 +64,7 @@ export class OutcomeReckoner {
       }
     }
     if (last && !changed) return last;
-    const material: Material = { investigation, conventions, trials, means };
+    const material: ModelInputs = { investigation, conventions, trials, means };
     const counted = (key: string) =>
       (trials[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
     return (this.#last = {
@@ -88,9 +88,9 @@ export const outcomeOf = (
   investigation: Investigation,
   cells: ReadonlyMap<string, Cell>,
   conventions: Conventions,
-): Outcome => new OutcomeReckoner(investigation, conventions).outcomeOf(cells);
+): Outcome => new OutcomeEvaluator(investigation, conventions).outcomeOf(cells);
 
-function stateOf(plan: ResultPlan, material: Material): ResultState {
+function stateOf(plan: ResultPlan, material: ModelInputs): ResultState {
   try {
     return { state: 'reckoned', plan, result: resultOf(plan, material) };
   } catch (error) {

@@ -5,7 +5,7 @@ import { inBase, quadrature, worstCase, type Contribution } from '../uncertainty
 import { parseProduct } from '../units';
 import { named, parsedFormula, sharesReadings } from './formula';
 import { namesIn } from '../figures';
-import { asStandard, Inputs, Unfinished, type Material } from './inputs';
+import { asStandard, Inputs, Unfinished, type ModelInputs } from './inputs';
 import {
   columnOf,
   kitOf,
@@ -17,9 +17,9 @@ import {
 } from './investigation';
 import { finish, type Result, type TrialValue } from './result';
 import { valueIn } from './trials';
-import { inResultUnit, partsOf, repeatPartOf } from './ways';
+import { inResultUnit, instrumentUncertainty, typeAOf } from './combination';
 
-export function resultOf(plan: ResultPlan, material: Material): Result {
+export function resultOf(plan: ResultPlan, material: ModelInputs): Result {
   switch (plan.kind) {
     case 'mean':
       return meanResult(plan, material);
@@ -30,7 +30,7 @@ export function resultOf(plan: ResultPlan, material: Material): Result {
   }
 }
 
-function meanResult(plan: MeanPlan, material: Material): Result {
+function meanResult(plan: MeanPlan, material: ModelInputs): Result {
   const { investigation, conventions } = material;
   const found = columnOf(investigation, plan.column);
   if (!found) throw new RangeError(`There is no column “${plan.column}”.`);
@@ -65,8 +65,8 @@ function meanResult(plan: MeanPlan, material: Material): Result {
     value,
     shares,
     model,
-    ...partsOf(model, conventions),
-    repeatPart: shares ? null : repeatPartOf(summary, conventions),
+    ...instrumentUncertainty(model, conventions),
+    typeA: shares ? null : typeAOf(summary, conventions),
     degrees: summary.n - 1,
     otherAverage:
       other && lastPlace !== null && writeAtPlace(other, lastPlace) !== writeAtPlace(chosen, lastPlace)
@@ -84,7 +84,7 @@ function meanResult(plan: MeanPlan, material: Material): Result {
 function atMeans(
   formula: string,
   own: Parameters<typeof named>[1],
-  { investigation, conventions, means }: Material,
+  { investigation, conventions, means }: ModelInputs,
 ): Quantity {
   const resolve = (of: string, table: typeof own): Quantity => {
     const expression = parsedFormula(of);
@@ -104,7 +104,7 @@ function atMeans(
   return resolve(formula, own);
 }
 
-function valueResult(plan: ValuePlan, material: Material): Result {
+function valueResult(plan: ValuePlan, material: ModelInputs): Result {
   const model = inResultUnit(new Inputs(material).atMeans(plan.formula, null), plan);
   const value = inUnit(atMeans(plan.formula, null, material), parseProduct(plan.unit));
   return finish(plan, material, {
@@ -113,8 +113,8 @@ function valueResult(plan: ValuePlan, material: Material): Result {
     value,
     shares: false,
     model,
-    ...partsOf(model, material.conventions),
-    repeatPart: null,
+    ...instrumentUncertainty(model, material.conventions),
+    typeA: null,
     degrees: Infinity,
     otherAverage: null,
     line: null,
@@ -126,7 +126,7 @@ function valueResult(plan: ValuePlan, material: Material): Result {
  * A straight line. What shifts all readings alike goes to the intercept. The scatter of the points holds how they were read;
  * what the makers allow tilts the line by its tolerance over the stretch that was measured.
  */
-function lineResult(plan: LinePlan, material: Material): Result {
+function lineResult(plan: LinePlan, material: ModelInputs): Result {
   const { investigation, conventions } = material;
   const [x, y] = [columnOf(investigation, plan.x), columnOf(investigation, plan.y)];
   if (!x || !y || x.table !== y.table) throw new RangeError('A line needs two columns of one table.');
@@ -157,7 +157,7 @@ function lineResult(plan: LinePlan, material: Material): Result {
     const item = kitOf(investigation, column.tag);
     const tolerance = asStandard(Number(modelOf(instrumentOf(item.kind), item.model).tolerance), conventions);
     const amount = ((tolerance * perSlope) / stretch) * reach * factor;
-    return [{ source: `tolerance of ${column.tag}`, kind: 'tolerance', amount: Math.abs(amount) }];
+    return [{ source: `tolerance of ${column.tag}`, kind: 'tolerance', contribution: Math.abs(amount) }];
   };
   const contributions = [...tilt(y.column, 1), ...tilt(x.column, line.slope)];
   const lastPlaces = both.map((point) => point.y.lastPlace ?? 0);
@@ -174,9 +174,8 @@ function lineResult(plan: LinePlan, material: Material): Result {
     shares: false,
     model: null,
     contributions,
-    instrumentPart:
-      conventions.combining === 'worst-case' ? worstCase(contributions) : quadrature(contributions),
-    repeatPart: raw.sd * factor,
+    typeB: conventions.combining === 'worst-case' ? worstCase(contributions) : quadrature(contributions),
+    typeA: raw.sd * factor,
     degrees: line.degrees,
     otherAverage: null,
     line,

@@ -86,9 +86,9 @@ describe('investigations that come with the app', () => {
       '32.00 88.40',
       '40.00 98.00',
     );
-    const { contributions, shares, repeatPart, value, n } = result(panBrine, 'rho', even);
-    expect([shares, repeatPart, n, value.value.toFixed(6)]).toEqual([true, null, 5, '1.200000']);
-    const of = (source: string) => contributions.find((part) => part.source === source)?.amount ?? NaN;
+    const { contributions, shares, typeA, value, n } = result(panBrine, 'rho', even);
+    expect([shares, typeA, n, value.value.toFixed(6)]).toEqual([true, null, 5, '1.200000']);
+    const of = (source: string) => contributions.find((part) => part.source === source)?.contribution ?? NaN;
     // Mean of mᵢ/8 over five: (last − first)/40, so 0.005 g at either end counts as 0.000125 and in the middle not at all.
     expect(of('reading mass of beaker and brine of trial 6')).toBeCloseTo(0.005 / 40, 12);
     expect(of('reading mass of beaker and brine of trial 1')).toBeCloseTo(-0.005 / 40, 12);
@@ -135,10 +135,9 @@ describe('investigations that come with the app', () => {
     const { contributions, value } = result(tallyToken, 'rho', entries);
     expect(value.value.toNumber()).toBeCloseTo(2.8, 12);
     // ρ·0.05·(1/60 + 1/40 + 1/5).
-    expect(Math.abs(contributions.find(({ source }) => source === 'zero of V-01')?.amount ?? 0)).toBeCloseTo(
-      2.8 * 0.05 * (1 / 60 + 1 / 40 + 1 / 5),
-      10,
-    );
+    expect(
+      Math.abs(contributions.find(({ source }) => source === 'zero of V-01')?.contribution ?? 0),
+    ).toBeCloseTo(2.8 * 0.05 * (1 / 60 + 1 / 40 + 1 / 5), 10);
   });
 
   it.each(presets.map((preset) => [preset.preset, preset] as const))(

@@ -3,7 +3,7 @@ import { entry as written } from '../../test/entry';
 import { presetNamed, revise } from '../conventions';
 import { adviseOn } from './advice';
 import { besides, type Column, type Investigation } from './investigation';
-import { outcomeOf, OutcomeReckoner } from './outcome';
+import { outcomeOf, OutcomeEvaluator } from './outcome';
 import { boltPin } from './readyMade';
 import { cellKey, initials, tableOf, type Entry } from './table';
 import { resultWorking } from './working';
@@ -138,7 +138,7 @@ describe('outcomeOf', () => {
     );
     // Mean 8.402241; deviations −0.002241, −0.166947, 0.169188; s = 0.168079; s/√3 = 0.097040.
     expect(reached.summary?.mean.toFixed(6)).toBe('8.402241');
-    expect(reached.repeatPart).toBeCloseTo(0.09704, 5);
+    expect(reached.typeA).toBeCloseTo(0.09704, 5);
     expect(reached.percentError?.text).toBe('−5 %');
     expect(resultWorking(reached, bench).map(({ title }) => title)).toEqual([
       'Mean of the trials',
@@ -155,7 +155,7 @@ describe('outcomeOf', () => {
     const reached = result(three);
     const sizes = reached.contributions
       .filter(({ kind }) => kind !== 'repeat')
-      .map(({ amount }) => Math.abs(amount));
+      .map(({ contribution: amount }) => Math.abs(amount));
     expect(sizes.sort().map((size) => size.toFixed(4))).toEqual([
       '0.0050',
       '0.0100',
@@ -163,7 +163,7 @@ describe('outcomeOf', () => {
       '0.4200',
       '0.4200',
     ]);
-    expect(reached.instrumentPart).toBeCloseTo(Math.sqrt(0.005 ** 2 + 0.01 ** 2 + 3 * 0.42 ** 2), 10);
+    expect(reached.typeB).toBeCloseTo(Math.sqrt(0.005 ** 2 + 0.01 ** 2 + 3 * 0.42 ** 2), 10);
   });
 
   it('lets a zero that stands off vanish from the difference, and stay in the mass', () => {
@@ -174,7 +174,7 @@ describe('outcomeOf', () => {
       ),
     });
     const amount = (of: Investigation, source: string) =>
-      result(three, bench, of).contributions.find((part) => part.source === source)?.amount;
+      result(three, bench, of).contributions.find((part) => part.source === source)?.contribution;
     expect(amount(off('C-07'), 'zero of C-07')).toBeCloseTo(0, 12);
     expect(amount(off('B-01'), 'zero of B-01')).toBeCloseTo(0.04, 12);
     // A scale that is 1 % too long makes the difference 1 % too large: ρ goes down by 1 %.
@@ -182,31 +182,25 @@ describe('outcomeOf', () => {
   });
 
   it('joins both parts as the class does', () => {
-    const { instrumentPart } = result(three);
+    const { typeB } = result(three);
     const joined = (repeatAndInstrument: 'larger' | 'sum' | 'root-sum-square') =>
       result(three, revise(bench, { repeatAndInstrument })).uncertainty;
-    expect(joined('root-sum-square')).toBeCloseTo(Math.hypot(0.09704, instrumentPart), 5);
-    expect(joined('sum')).toBeCloseTo(0.09704 + instrumentPart, 5);
-    expect(joined('larger')).toBeCloseTo(instrumentPart, 10);
+    expect(joined('root-sum-square')).toBeCloseTo(Math.hypot(0.09704, typeB), 5);
+    expect(joined('sum')).toBeCloseTo(0.09704 + typeB, 5);
+    expect(joined('larger')).toBeCloseTo(typeB, 10);
   });
 
   it('combines by every way: worst case by hand, standard as a rectangle, chance near it', () => {
     // Tenths of a division: 0.01·0.1 + 0.1·0.1 + 2·0.1·0.84 + 0.5·0.84.
-    expect(result(three, presetNamed('Physics bench')).instrumentPart).toBeCloseTo(
-      0.001 + 0.01 + 0.168 + 0.42,
-      10,
-    );
+    expect(result(three, presetNamed('Physics bench')).typeB).toBeCloseTo(0.001 + 0.01 + 0.168 + 0.42, 10);
     const metrology = result(three, presetNamed('Metrology'));
-    expect(metrology.instrumentPart).toBeCloseTo(result(three).instrumentPart / Math.sqrt(3), 10);
+    expect(metrology.typeB).toBeCloseTo(result(three).typeB / Math.sqrt(3), 10);
     expect(metrology.expanded?.k).toBeGreaterThan(1.95);
-    const drawn = result(
-      three,
-      revise(presetNamed('Metrology'), { combining: 'monte-carlo' }),
-    ).instrumentPart;
-    expect(drawn / metrology.instrumentPart).toBeGreaterThan(0.95);
-    expect(drawn / metrology.instrumentPart).toBeLessThan(1.1);
+    const drawn = result(three, revise(presetNamed('Metrology'), { combining: 'monte-carlo' })).typeB;
+    expect(drawn / metrology.typeB).toBeGreaterThan(0.95);
+    expect(drawn / metrology.typeB).toBeLessThan(1.1);
     // Corners: the largest is (84 + 0.15)/(10 − 1.5), the smallest (84 − 0.15)/(10 + 1.5).
-    expect(result(three, revise(bench, { combining: 'largest-smallest' })).instrumentPart).toBeCloseTo(
+    expect(result(three, revise(bench, { combining: 'largest-smallest' })).typeB).toBeCloseTo(
       (84.15 / 8.5 - 83.85 / 11.5) / 2,
       6,
     );
@@ -228,7 +222,7 @@ describe('outcomeOf', () => {
   });
 
   it('reckons again only the row that changed', () => {
-    const reckoner = new OutcomeReckoner(investigation, bench);
+    const reckoner = new OutcomeEvaluator(investigation, bench);
     const first = reckoner.outcomeOf(tableOf(three)).trials['pin'] ?? [];
     const second =
       reckoner.outcomeOf(tableOf([...three, ...row(4, '84.0', '50.0', '60.1')])).trials['pin'] ?? [];
@@ -237,7 +231,7 @@ describe('outcomeOf', () => {
   });
 
   it('gives the same again for what only a remark was added to, and another for a corrected reading', () => {
-    const reckoner = new OutcomeReckoner(investigation, bench);
+    const reckoner = new OutcomeEvaluator(investigation, bench);
     const first = reckoner.outcomeOf(tableOf(three));
     const remark = entry(2, besides.remark('pin'), 'A bubble clung to it.');
     expect(reckoner.outcomeOf(tableOf([...three, remark]))).toBe(first);

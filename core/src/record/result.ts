@@ -11,10 +11,10 @@ import {
   type Expanded,
   type PlusMinus,
 } from '../uncertainty';
-import type { Material, ResultModel } from './inputs';
+import type { ModelInputs, ResultModel } from './inputs';
 import type { ResultPlan } from './investigation';
 import { writtenValue } from './trials';
-import { joined } from './ways';
+import { combineTypeAandB } from './combination';
 
 /** A value of one trial that a result is made of. */
 export interface TrialValue {
@@ -35,8 +35,8 @@ export interface Result {
   readonly spreadText: string | null;
   readonly spreadName: string;
   /** By repeating; in the result's unit; null for one trial, or where trials share readings. */
-  readonly repeatPart: number | null;
-  readonly instrumentPart: number;
+  readonly typeA: number | null;
+  readonly typeB: number;
   readonly uncertainty: number | null;
   readonly plusMinus: PlusMinus | null;
   /** For 95 %, where the class works with standard uncertainties. */
@@ -67,8 +67,8 @@ export type Unwritten = Pick<
   | 'shares'
   | 'model'
   | 'contributions'
-  | 'instrumentPart'
-  | 'repeatPart'
+  | 'typeB'
+  | 'typeA'
   | 'line'
   | 'points'
 > & {
@@ -77,10 +77,14 @@ export type Unwritten = Pick<
   readonly otherAverage: { readonly text: string; readonly apart: number } | null;
 };
 
-export function finish(plan: ResultPlan, { investigation, conventions }: Material, made: Unwritten): Result {
-  const { value, summary, repeatPart, instrumentPart, contributions, degrees, otherAverage } = made;
+export function finish(
+  plan: ResultPlan,
+  { investigation, conventions }: ModelInputs,
+  made: Unwritten,
+): Result {
+  const { value, summary, typeA, typeB, contributions, degrees, otherAverage } = made;
   const figuresOnly = conventions.combining === 'figures-only';
-  const uncertainty = figuresOnly ? null : joined(repeatPart ?? 0, instrumentPart, conventions);
+  const uncertainty = figuresOnly ? null : combineTypeAandB(typeA ?? 0, typeB, conventions);
   const plusMinus =
     uncertainty !== null && uncertainty > 0
       ? writePlusMinus(
@@ -92,9 +96,7 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
         )
       : null;
   const repeat: Contribution[] =
-    repeatPart === null
-      ? []
-      : [{ source: 'scatter of the trials', kind: 'repeat', amount: repeatPart, degrees }];
+    typeA === null ? [] : [{ source: 'scatter of the trials', kind: 'repeat', contribution: typeA, degrees }];
   const all = [...contributions, ...repeat];
   const valueText = writtenValue(value, conventions);
   const accepted = acceptedOf(plan);
@@ -106,8 +108,8 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
     values: made.values,
     summary,
     value,
-    repeatPart,
-    instrumentPart,
+    typeA,
+    typeB,
     shares: made.shares,
     otherAverage: otherAverage && (uncertainty ?? 0) <= 5 * otherAverage.apart ? otherAverage.text : null,
     line: made.line,
@@ -132,7 +134,8 @@ export function finish(plan: ResultPlan, { investigation, conventions }: Materia
 export const cancelledIn = ({ contributions, value }: Pick<Result, 'contributions' | 'value'>): string[] =>
   contributions
     .filter(
-      ({ kind, amount }) => kind === 'offset' && Math.abs(amount) < 1e-9 * Math.abs(value.value.toNumber()),
+      ({ kind, contribution: amount }) =>
+        kind === 'offset' && Math.abs(amount) < 1e-9 * Math.abs(value.value.toNumber()),
     )
     .map(({ source }) => source);
 

@@ -18,7 +18,7 @@ export type * from './auditTable';
 export const lookRules: readonly LookRule[] = [
   {
     code: 'heading-without-unit',
-    says: 'The heading has no unit',
+    label: 'The heading has no unit',
     find: ({ columns }) =>
       columns.flatMap(({ key, heading, unit }): Finding[] =>
         unit === null
@@ -66,7 +66,7 @@ export const lookRules: readonly LookRule[] = [
   ),
   {
     code: 'other-unit',
-    says: 'It is in another unit than its column',
+    label: 'It is in another unit than its column',
     find: eachCell(
       ({ read }) => read !== null,
       ({ read }, text, _, conventions) => {
@@ -82,7 +82,7 @@ export const lookRules: readonly LookRule[] = [
   },
   {
     code: 'off-the-scale',
-    says: 'It lies past the range of the instrument',
+    label: 'It lies past the range of the instrument',
     find: eachCell(
       ({ read }) => read !== null,
       ({ read }, text, _, conventions) => {
@@ -99,7 +99,7 @@ export const lookRules: readonly LookRule[] = [
   ...differenceRules,
   {
     code: 'carried-over-changed',
-    says: 'A value that is carried over has changed',
+    label: 'A value that is carried over has changed',
     find: (table) =>
       table.columns
         .filter(({ carried }) => carried)
@@ -117,7 +117,7 @@ export const lookRules: readonly LookRule[] = [
   },
   {
     code: 'planned-amount',
-    says: 'The planned amount stands in place of a reading',
+    label: 'The planned amount stands in place of a reading',
     find: (table) =>
       table.columns
         .filter(({ planned }) => planned !== null)
@@ -152,7 +152,7 @@ function digitsRule(
 ): LookRule {
   return {
     code,
-    says,
+    label: says,
     find: eachCell(
       ({ read }) => read !== null,
       ({ read }, text, _, conventions) => {

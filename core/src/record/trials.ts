@@ -35,7 +35,7 @@ export interface Trial {
 }
 
 /** Derives trials, keeping what did not change: a key press recomputes one row. */
-export class TrialReckoner {
+export class TrialEvaluator {
   readonly #kept = new Map<string, { readonly signature: string; readonly trial: Trial }>();
 
   readonly #rules: ReadonlyMap<string, ColumnRule>;

@@ -139,20 +139,20 @@ export function resultWorking(result: Result, conventions: Conventions): Working
       tex: result.contributions
         .filter(({ kind }) => kind !== 'repeat' || result.plan.kind === 'value')
         .map(
-          ({ source, amount }) =>
+          ({ source, contribution: amount }) =>
             `\\text{${escaped(source)}:}\\quad ${cut(new Decimal(Math.abs(amount)))}${u}`,
         ),
       why:
         `Each is its half-width times how much the result moves with it. They are ${combiningWords[conventions.combining]}: ` +
-        `${short(result.instrumentPart)} ${plan.unit}. Taking more trials does not make them smaller.`,
+        `${short(result.typeB)} ${plan.unit}. Taking more trials does not make them smaller.`,
     });
     steps.push({
       title: 'Both parts together',
       tex: [
-        `u${gap}${joinTex(conventions)(cut(new Decimal(result.repeatPart ?? 0)), cut(new Decimal(result.instrumentPart)))}${gap}${cut(new Decimal(uncertainty))}${u}`,
+        `u${gap}${joinTex(conventions)(cut(new Decimal(result.typeA ?? 0)), cut(new Decimal(result.typeB)))}${gap}${cut(new Decimal(uncertainty))}${u}`,
       ],
       why:
-        result.repeatPart !== null
+        result.typeA !== null
           ? 'The repeat part and the instrument part are joined as your class does.'
           : 'There is no spread of its own to add here; only the readings and the instruments speak.',
     });

@@ -12,10 +12,12 @@ export interface BudgetLine {
 }
 
 /** Shares of the variance, the largest first; a source that cancels has none. */
-export function budgetOf(contributions: readonly Pick<Contribution, 'source' | 'amount'>[]): BudgetLine[] {
-  const variance = contributions.reduce((sum, { amount }) => sum + amount ** 2, 0);
+export function budgetOf(
+  contributions: readonly Pick<Contribution, 'source' | 'contribution'>[],
+): BudgetLine[] {
+  const variance = contributions.reduce((sum, { contribution: amount }) => sum + amount ** 2, 0);
   return contributions
-    .map(({ source, amount }) => ({
+    .map(({ source, contribution: amount }) => ({
       source,
       amount: Math.abs(amount),
       share: variance === 0 ? 0 : amount ** 2 / variance,

@@ -36,10 +36,12 @@ export function covariancesOfMeans(columns: readonly (readonly number[])[]): num
  * Effective degrees of freedom, ν = u⁴ / Σ(uᵢ⁴/νᵢ) (Welch–Satterthwaite; JCGM 100:2008, G.2b), cut down to a whole number;
  * Infinity where no part was found by repeating.
  */
-export function effectiveDegrees(contributions: readonly Pick<Contribution, 'amount' | 'degrees'>[]): number {
-  const variance = contributions.reduce((sum, { amount }) => sum + amount ** 2, 0);
+export function effectiveDegrees(
+  contributions: readonly Pick<Contribution, 'contribution' | 'degrees'>[],
+): number {
+  const variance = contributions.reduce((sum, { contribution }) => sum + contribution ** 2, 0);
   const weight = contributions.reduce(
-    (sum, { amount, degrees = Infinity }) => sum + amount ** 4 / degrees,
+    (sum, { contribution, degrees = Infinity }) => sum + contribution ** 4 / degrees,
     0,
   );
   return weight === 0 ? Infinity : Math.max(1, Math.floor(variance ** 2 / weight + 1e-9));
@@ -54,8 +56,8 @@ export interface Expanded {
 }
 
 /** Expanded uncertainty for 95 % from standard uncertainties. */
-export function expanded(contributions: readonly Pick<Contribution, 'amount' | 'degrees'>[]): Expanded {
+export function expanded(contributions: readonly Pick<Contribution, 'contribution' | 'degrees'>[]): Expanded {
   const degrees = effectiveDegrees(contributions);
   const k = coverageFactor(degrees);
-  return { degrees, k, size: k * Math.hypot(...contributions.map(({ amount }) => amount)) };
+  return { degrees, k, size: k * Math.hypot(...contributions.map(({ contribution }) => contribution)) };
 }

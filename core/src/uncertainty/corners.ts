@@ -11,7 +11,7 @@ export function valueAt(model: Model, inputs: readonly Input[], shares: Readonly
   const values = new Map(
     inputs.map(({ name, value, components }) => [
       name,
-      components.reduce((sum, { source, size }) => sum + (shares.get(source) ?? 0) * size, value),
+      components.reduce((sum, { source, u: size }) => sum + (shares.get(source) ?? 0) * size, value),
     ]),
   );
   return model((name) => constant(values.get(name) ?? NaN)).value;

@@ -76,17 +76,17 @@ describe('effective degrees of freedom', () => {
   it('agrees with GUM H.1.6: 16 for the end gauge, and t 2.92 for 99 of 100', () => {
     // Parts in nm with their degrees of freedom (H.1.6): 25 (18), 9.7 (25.6), 2.9 (50), 16.6 (2).
     const parts = [
-      { amount: 25, degrees: 18 },
-      { amount: 9.7, degrees: 25.6 },
-      { amount: 2.9, degrees: 50 },
-      { amount: 16.6, degrees: 2 },
+      { contribution: 25, degrees: 18 },
+      { contribution: 9.7, degrees: 25.6 },
+      { contribution: 2.9, degrees: 50 },
+      { contribution: 16.6, degrees: 2 },
     ];
     expect(effectiveDegrees(parts)).toBe(16);
     expect(coverageFactorFor(0.99, 16)).toBeCloseTo(2.92, 2);
   });
 
   it('is infinite, and k 1.96, where nothing was found by repeating', () => {
-    const { degrees, k } = expanded([{ amount: 0.3 }, { amount: 0.4 }]);
+    const { degrees, k } = expanded([{ contribution: 0.3 }, { contribution: 0.4 }]);
     expect(degrees).toBe(Infinity);
     expect(k).toBeCloseTo(1.96, 2);
   });

@@ -70,8 +70,8 @@ function compare(formula: string, numbers: Readonly<Record<string, number>>): vo
   const values = Object.fromEntries(names.map((name) => [name, new Decimal(numbers[name] ?? NaN)]));
   const inputs = names.map((name, nth): Input => {
     const size = Math.abs(numbers[name] ?? 0) * 0.003 + 0.001 * (nth + 1);
-    const own: Component = { source: name, kind: 'reading', size };
-    const shared: Component = { source: 'shared', kind: 'offset', size: nth === 0 ? -0.02 : 0.03 };
+    const own: Component = { source: name, kind: 'reading', u: size };
+    const shared: Component = { source: 'shared', kind: 'offset', u: nth === 0 ? -0.02 : 0.03 };
     return { name, value: numbers[name] ?? NaN, components: nth < 2 ? [own, shared] : [own] };
   });
   const found = propagate((input) => dualOf(term, input), inputs);
@@ -81,7 +81,7 @@ function compare(formula: string, numbers: Readonly<Record<string, number>>): vo
   for (const name of names) agrees(found.sensitivities.get(name) ?? 0, slopes.get(name) ?? NaN, scale);
   const sums = new Map<string, number>();
   for (const { name, components } of inputs)
-    for (const { source, size } of components)
+    for (const { source, u: size } of components)
       sums.set(source, (sums.get(source) ?? 0) + (slopes.get(name) ?? NaN) * size);
   const wanted = Math.sqrt([...sums.values()].reduce((sum, amount) => sum + amount ** 2, 0));
   agrees(quadrature(found.contributions), wanted, wanted);

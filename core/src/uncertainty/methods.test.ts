@@ -29,7 +29,7 @@ const input = (name: string, value: number, ...components: Component[]): Input =
 const part = (source: string, size: number, kind: Component['kind'] = 'reading'): Component => ({
   source,
   kind,
-  size,
+  u: size,
 });
 
 describe('largest–smallest', () => {
@@ -149,29 +149,29 @@ describe('a term', () => {
 
 it('a budget has the largest share first, its shares sum to one, and halving is reckoned', () => {
   const lines = budgetOf([
-    { source: 'small', amount: 0.3 },
-    { source: 'large', amount: -0.4 },
-    { source: 'gone', amount: 0 },
+    { source: 'small', contribution: 0.3 },
+    { source: 'large', contribution: -0.4 },
+    { source: 'gone', contribution: 0 },
   ]);
   expect(lines.map(({ source }) => source)).toEqual(['large', 'small', 'gone']);
   expect(lines.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 12);
   // 0.4 halved: √(0.2² + 0.3²).
   expect(lines[0]!.ifHalved).toBeCloseTo(Math.hypot(0.2, 0.3), 12);
-  expect(budgetOf([{ source: 'none', amount: 0 }])[0]!.share).toBe(0);
+  expect(budgetOf([{ source: 'none', contribution: 0 }])[0]!.share).toBe(0);
 });
 
 it('shows of a budget the ten largest lines, and none that adds next to nothing', () => {
   const budget = budgetOf([
-    ...Array.from({ length: 12 }, (_, at) => ({ source: `large ${at}`, amount: 1 + at / 100 })),
-    { source: 'small', amount: 0.01 },
+    ...Array.from({ length: 12 }, (_, at) => ({ source: `large ${at}`, contribution: 1 + at / 100 })),
+    { source: 'small', contribution: 0.01 },
   ]);
   expect(mainLines(budget).map(({ source }) => source)).toEqual(
     [11, 10, 9, 8, 7, 6, 5, 4, 3, 2].map((at) => `large ${at}`),
   );
   const two = budgetOf([
-    { source: 'large', amount: 1 },
-    { source: 'a hundredth of it', amount: 0.01 },
-    { source: 'a twentieth of it', amount: 0.05 },
+    { source: 'large', contribution: 1 },
+    { source: 'a hundredth of it', contribution: 0.01 },
+    { source: 'a twentieth of it', contribution: 0.05 },
   ]);
   expect(mainLines(two).map(({ source }) => source)).toEqual(['large', 'a twentieth of it']);
 });

@@ -1,6 +1,6 @@
 import { seeded, type Random } from '../chance/random';
 import type { Component, Input } from './propagate';
-import { compiled, type Block, type Term } from './term';
+import { compiled, type Block, type ModelEquation } from './term';
 
 /** What many draws of the inputs make of a result. */
 export interface Drawn {
@@ -38,7 +38,7 @@ const blockSize = 2048;
  * @param told after every block, with how many are drawn.
  */
 export function monteCarlo(
-  term: Term,
+  term: ModelEquation,
   inputs: readonly Input[],
   { draws, seed, standard }: Draws,
   values?: Float64Array,
@@ -108,7 +108,7 @@ function lay(
 ): void {
   if (!block) return;
   block.fill(value);
-  for (const { source, size } of components) {
+  for (const { source, u: size } of components) {
     const share = shares.get(source);
     if (!share) continue;
     for (let at = 0; at < blockSize; at += 1)

@@ -8,7 +8,7 @@ export interface Component {
   readonly source: string;
   readonly kind: ComponentKind;
   /** Signed size in the input's unit: a half-width or a standard uncertainty, as the course has it. */
-  readonly size: number;
+  readonly u: number;
   /** Degrees of freedom of a repeat part; infinitely many for what is not found by repeating. */
   readonly degrees?: number;
   /** How it is spread, where its kind does not say: repeats as Student's distribution, bounds evenly. */
@@ -29,7 +29,7 @@ export interface Contribution {
   readonly source: string;
   readonly kind: ComponentKind;
   /** Σ c·u over the inputs that share the source, signed, in the result's unit. May vanish. */
-  readonly amount: number;
+  readonly contribution: number;
   readonly degrees?: number;
 }
 
@@ -58,18 +58,23 @@ export function propagate(
   const bySource = new Map<string, Contribution>();
   for (const { name, components } of inputs) {
     const sensitivity = result.by.get(name) ?? 0;
-    for (const { source, kind, size, degrees } of components) {
-      const amount = (bySource.get(source)?.amount ?? 0) + sensitivity * size;
-      bySource.set(source, { source, kind, amount, ...(degrees === undefined ? {} : { degrees }) });
+    for (const { source, kind, u: size, degrees } of components) {
+      const contribution = (bySource.get(source)?.contribution ?? 0) + sensitivity * size;
+      bySource.set(source, {
+        source,
+        kind,
+        contribution,
+        ...(degrees === undefined ? {} : { degrees }),
+      });
     }
   }
   return { value: result.value, sensitivities: result.by, contributions: [...bySource.values()] };
 }
 
-/** √Σ amount²: independent sources in quadrature. */
+/** √Σ contribution²: independent sources in quadrature. */
 export const quadrature = (contributions: readonly Contribution[]): number =>
-  Math.hypot(...contributions.map(({ amount }) => amount));
+  Math.hypot(...contributions.map(({ contribution }) => contribution));
 
-/** Σ|amount|: all sources at their worst at once. */
+/** Σ|contribution|: all sources at their worst at once. */
 export const worstCase = (contributions: readonly Contribution[]): number =>
-  contributions.reduce((sum, { amount }) => sum + Math.abs(amount), 0);
+  contributions.reduce((sum, { contribution }) => sum + Math.abs(contribution), 0);

@@ -14,17 +14,22 @@ import { applied, constant, minus, over, plus, power, times, type Dual } from '.
 type Water = RoundingPolicy['water'];
 
 /** A calculation as plain numbers in SI base units: what uncertainties are carried through. */
-export type Term =
+export type ModelEquation =
   | { readonly kind: 'constant'; readonly value: number }
   | { readonly kind: 'input'; readonly name: string }
   | {
       readonly kind: 'operation';
       readonly operator: '+' | '−' | '×' | '÷' | '^';
-      readonly left: Term;
-      readonly right: Term;
+      readonly left: ModelEquation;
+      readonly right: ModelEquation;
     }
-  | { readonly kind: 'function'; readonly name: FunctionName; readonly of: Term; readonly water?: Water }
-  | { readonly kind: 'mean'; readonly of: readonly Term[] };
+  | {
+      readonly kind: 'function';
+      readonly name: FunctionName;
+      readonly of: ModelEquation;
+      readonly water?: Water;
+    }
+  | { readonly kind: 'mean'; readonly of: readonly ModelEquation[] };
 
 /** How many SI base units one of a unit is. */
 export const inBase = (unit: UnitProduct): number =>
@@ -40,10 +45,10 @@ export const inBase = (unit: UnitProduct): number =>
  */
 export function termOf(
   root: Expression,
-  resolve: (name: string) => Term | undefined,
+  resolve: (name: string) => ModelEquation | undefined,
   water: Water = 'table',
-): Term {
-  return foldExpression<Term>(root, (node, parts) => {
+): ModelEquation {
+  return foldExpression<ModelEquation>(root, (node, parts) => {
     const [first = nothing, second = nothing] = parts;
     switch (node.kind) {
       case 'number':
@@ -74,19 +79,19 @@ export function termOf(
   });
 }
 
-const nothing: Term = { kind: 'constant', value: NaN };
+const nothing: ModelEquation = { kind: 'constant', value: NaN };
 
 /** @throws RangeError for one that is put together of others. */
-function plainOf({ name, water }: Extract<Term, { kind: 'function' }>): PlainFunction {
+function plainOf({ name, water }: Extract<ModelEquation, { kind: 'function' }>): PlainFunction {
   const { plain } = functions[name];
   if (!plain) throw new RangeError(`“${name}” is not a function of one value.`);
   return plain(water ? { water } : {});
 }
 
 /** The names of all inputs of a term, each once. */
-export function inputsOf(term: Term): string[] {
+export function inputsOf(term: ModelEquation): string[] {
   const names = new Set<string>();
-  const walk = (of: Term): void => {
+  const walk = (of: ModelEquation): void => {
     if (of.kind === 'input') names.add(of.name);
     else if (of.kind === 'operation') [of.left, of.right].forEach(walk);
     else if (of.kind === 'function') walk(of.of);
@@ -99,7 +104,7 @@ export function inputsOf(term: Term): string[] {
 const dualOperations = { '+': plus, '−': minus, '×': times, '÷': over } as const;
 
 /** Its value with the derivatives by all inputs. @throws RangeError where it divides by zero, or raises what is not positive to an uncertain power. */
-export function dualOf(term: Term, input: (name: string) => Dual): Dual {
+export function dualOf(term: ModelEquation, input: (name: string) => Dual): Dual {
   switch (term.kind) {
     case 'constant':
       return constant(term.value);
@@ -124,7 +129,7 @@ export type Block = Float64Array<ArrayBuffer>;
  * A term as a function of blocks of draws. The blocks that it works in are made once.
  * @param size how many draws a block holds.
  */
-export function compiled(term: Term, size: number): (inputs: ReadonlyMap<string, Block>) => Block {
+export function compiled(term: ModelEquation, size: number): (inputs: ReadonlyMap<string, Block>) => Block {
   switch (term.kind) {
     case 'constant': {
       const out = new Float64Array(size).fill(term.value);

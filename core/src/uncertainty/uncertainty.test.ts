@@ -10,8 +10,8 @@ const input = (name: string, value: number, ...components: Input['components'][n
   value,
   components,
 });
-const reading = (source: string, size: number) => ({ source, kind: 'reading', size }) as const;
-const offset = (source: string, size: number) => ({ source, kind: 'offset', size }) as const;
+const reading = (source: string, u: number) => ({ source, kind: 'reading', u }) as const;
+const offset = (source: string, u: number) => ({ source, kind: 'offset', u }) as const;
 
 describe('propagate', () => {
   it('carries a quotient: relative uncertainties in quadrature', () => {
@@ -35,7 +35,7 @@ describe('propagate', () => {
     const inputs = [
       input('a', 12, offset('zero error', 0.02)),
       input('b', 5, offset('zero error', 0.02)),
-      input('between marks', 0, { source: 'glass', kind: 'tolerance', size: 0.5 }),
+      input('between marks', 0, { source: 'glass', kind: 'tolerance', u: 0.5 }),
     ];
     const result = propagate((x) => plus(minus(x('a'), x('b')), x('between marks')), inputs);
     expect(quadrature(result.contributions)).toBeCloseTo(0.5, 12);

@@ -41,7 +41,7 @@ export function handled(
   { hands }: Pick<NewAttempt, 'hands'>,
 ): Setting {
   if (row.mode === 'read') return setting;
-  return orNotValid(() => instrument.handle(setting, hands));
+  return rejectRangeErrors(() => instrument.handle(setting, hands));
 }
 
 export const closed = (attempts: readonly AttemptRow[]): boolean =>
@@ -102,7 +102,7 @@ const divisionOf = (instrument: Instrument, setting: Setting): number =>
   Number(instrument.scale?.(setting).division ?? modelOf(instrument, setting.model).division);
 
 /** What core refuses with a RangeError is the request's fault. */
-export function orNotValid<T>(act: () => T): T {
+export function rejectRangeErrors<T>(act: () => T): T {
   try {
     return act();
   } catch (error) {

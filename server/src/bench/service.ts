@@ -16,7 +16,7 @@ import {
   makeSetting,
   modelOf,
   NotReady,
-  otherSchools,
+  presetComparison,
   parseNumber,
   plainestEnough,
   seeded,
@@ -27,10 +27,19 @@ import { Problem } from '../http/problem';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
-import { answerTo, closed, handled, judge, measuredBy, orNotValid, partsOf, triesAllowed } from './judging';
+import {
+  answerTo,
+  closed,
+  handled,
+  judge,
+  measuredBy,
+  rejectRangeErrors,
+  partsOf,
+  triesAllowed,
+} from './judging';
 import { benchOf } from './tries';
 
-export { orNotValid } from './judging';
+export { rejectRangeErrors as orNotValid } from './judging';
 
 export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAnswer> {
   return benchOf(await kept.practices.ofOne(who.id));
@@ -43,9 +52,9 @@ export async function layOut(
   { id, kind, mode, model }: NewSetting,
 ): Promise<SettingAnswer> {
   const { database, kept, seed } = services;
-  const instrument = orNotValid(() => instrumentOf(kind));
+  const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const drawn = seed();
-  const chosen = orNotValid(() =>
+  const chosen = rejectRangeErrors(() =>
     model ? modelOf(instrument, model) : seeded(drawn).pick(instrument.models),
   );
   const conventions = await kept.conventions(who.conventionsId);
@@ -214,7 +223,7 @@ export async function schoolsFor(services: Services, station: Station): Promise<
   const attempts = await attemptsAt(services, station.row.id);
   const last = attempts.at(-1);
   if (!last || !closed(attempts)) throw new Problem('setting-open');
-  return { schools: otherSchools(station.instrument, handled(station, last)) };
+  return { schools: presetComparison(station.instrument, handled(station, last)) };
 }
 
 /** What each instrument would give for a thing of about a known size. @throws Problem */
@@ -229,7 +238,7 @@ export async function whichFor(
     if (!parsed.ok) throw new Problem('not-valid', parsed.problem.message);
     return parsed.number.value.toNumber();
   };
-  const choices = orNotValid(() => chooseInstrument(number(size), unit, number(percent), conventions));
+  const choices = rejectRangeErrors(() => chooseInstrument(number(size), unit, number(percent), conventions));
   return { choices, plainest: plainestEnough(choices)?.model ?? null };
 }
 

@@ -23,7 +23,7 @@ import {
   type FirstTry,
 } from '@green-beam/core';
 import { QueryTypes, UniqueConstraintError } from 'sequelize';
-import { orNotValid, triesAllowed } from '../bench/judging';
+import { rejectRangeErrors, triesAllowed } from '../bench/judging';
 import type { DrillAttemptRow, DrillItemRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { OpenBook } from '../kept/keptRows';
@@ -53,7 +53,7 @@ export async function layOutDrill(
   const { database, seed } = services;
   const known = await database.models.drillItems.findByPk(id);
   if (!known) {
-    const drill = orNotValid(() => drillOf(kind));
+    const drill = rejectRangeErrors(() => drillOf(kind));
     try {
       await database.models.drillItems.create({
         id,

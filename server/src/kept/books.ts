@@ -1,5 +1,5 @@
 import type { LogbookLine } from '@green-beam/contract';
-import { besides, OutcomeReckoner, tableOf, type Conventions, type Entry } from '@green-beam/core';
+import { besides, OutcomeEvaluator, tableOf, type Conventions, type Entry } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
@@ -32,7 +32,7 @@ interface Source {
 /** One logbook's entries so far, and what they amount to. */
 class Fold {
   readonly #entries: Entry[] = [];
-  readonly #reckoner: OutcomeReckoner;
+  readonly #reckoner: OutcomeEvaluator;
   last = 0;
   line: Pick<LogbookLine, 'completeTrials' | 'resultText' | 'handedIn'> = {
     completeTrials: 0,
@@ -41,7 +41,7 @@ class Fold {
   };
 
   constructor({ body }: KeptInvestigation, conventions: Conventions) {
-    this.#reckoner = new OutcomeReckoner(body, conventions);
+    this.#reckoner = new OutcomeEvaluator(body, conventions);
   }
 
   add(rows: readonly EntryRow[]): void {

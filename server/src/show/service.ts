@@ -12,7 +12,7 @@ import {
   instrumentOf,
   isStation,
   modelOf,
-  otherSchools,
+  presetComparison,
   parseNumber,
   readWith,
   roundToStep,
@@ -20,7 +20,7 @@ import {
   type Setting,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
-import { orNotValid } from '../bench/judging';
+import { rejectRangeErrors } from '../bench/judging';
 import { layOutSetting } from '../bench/service';
 import type { ShowRow } from '../database/models';
 import { Problem } from '../http/problem';
@@ -34,10 +34,10 @@ export function showDrawn(
   classId: string,
   wanted: NewShow,
 ): Promise<StaffShowAnswer> {
-  const instrument = orNotValid(() => instrumentOf(wanted.kind));
-  const model = orNotValid(() => modelOf(instrument, wanted.model));
+  const instrument = rejectRangeErrors(() => instrumentOf(wanted.kind));
+  const model = rejectRangeErrors(() => modelOf(instrument, wanted.model));
   const text = wanted.indicates ?? null;
-  const indicates = text === null ? undefined : orNotValid(() => onScale(text, model));
+  const indicates = text === null ? undefined : rejectRangeErrors(() => onScale(text, model));
   return show(services, who, classId, wanted.id, async () => {
     const { body } = await services.kept.conventionsInForce(classId);
     return sampleShow(instrument, model, body, services.seed(), indicates);
@@ -51,8 +51,8 @@ export function showStation(
   classId: string,
   { id, kind, model, tag, reading, tolerance }: NewStationShow,
 ): Promise<StaffShowAnswer> {
-  const instrument = orNotValid(() => instrumentOf(kind));
-  const make = orNotValid(() => modelOf(instrument, model));
+  const instrument = rejectRangeErrors(() => instrumentOf(kind));
+  const make = rejectRangeErrors(() => modelOf(instrument, model));
   const number = (text: string, name: string): string => {
     const parsed = parseNumber(text);
     if (!parsed.ok) throw new Problem('not-valid', `The ${name} cannot be read: ${parsed.problem.message}`);
@@ -125,7 +125,7 @@ export async function staffShowFor(services: Services, classId: string): Promise
   if (!row) return { show: null };
   const { body: conventions } = await services.kept.conventionsInForce(classId);
   const instrument = readWith(instrumentOf(row.kind), row.setting);
-  const setting = instrument.under?.(row.setting, conventions) ?? row.setting;
+  const setting = instrument.withConventions?.(row.setting, conventions) ?? row.setting;
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
   return {
     show: {
@@ -137,7 +137,7 @@ export async function staffShowFor(services: Services, classId: string): Promise
       accepted: [accepted.low, accepted.high],
       division: Number(instrument.scale?.(setting).division ?? modelOf(instrument, row.model).division),
       buildUp: instrument.buildUp(setting, text),
-      schools: otherSchools(instrument, row.setting),
+      schools: presetComparison(instrument, row.setting),
       answers: await answersTo(services, row.id),
     },
   };

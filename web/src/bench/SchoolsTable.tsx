@@ -1,8 +1,8 @@
-import type { SchoolsView } from '@green-beam/core';
+import type { PresetView } from '@green-beam/core';
 import { Figure } from '../ui/Figure';
 
 /** What each school would write of a reading, what it would accept, and why. */
-export function SchoolsTable({ schools }: { readonly schools: readonly SchoolsView[] }) {
+export function SchoolsTable({ schools }: { readonly schools: readonly PresetView[] }) {
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse text-sm">

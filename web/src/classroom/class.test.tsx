@@ -1,5 +1,5 @@
 import type { BoardAnswer, BoardStudent, StaffShow } from '@green-beam/contract';
-import { instrumentOf, otherSchools, seeded } from '@green-beam/core';
+import { instrumentOf, presetComparison, seeded } from '@green-beam/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { skill } from '../../test/bench';
@@ -220,7 +220,7 @@ describe('roster and slips', () => {
 
 describe('a setting shown to the class', () => {
   const cylinder = instrumentOf('graduated-cylinder');
-  const setting = cylinder.sample(cylinder.models[0]!, seeded(2), 43.6);
+  const setting = cylinder.sampleSetting(cylinder.models[0]!, seeded(2), 43.6);
   const shown = (rest: Partial<StaffShow> = {}): StaffShow => ({
     id: 'w',
     kind: 'graduated-cylinder',
@@ -234,7 +234,7 @@ describe('a setting shown to the class', () => {
     accepted: [43.4, 43.8],
     division: 1,
     buildUp: ['The curve hangs between 43 and 44.', 'Six tenths on: 43.6 mL.'],
-    schools: otherSchools(cylinder, setting),
+    schools: presetComparison(cylinder, setting),
     answers: [],
     ...rest,
   });

@@ -51,7 +51,7 @@ export function SpotTheFault() {
         <section aria-label="What is wrong" className="mt-5 border-l-4 border-brass-line pl-4">
           <p className="mb-2">{placeWords(table, chosen)}: what is wrong?</p>
           <div className="flex flex-wrap gap-2">
-            {lookRules.map(({ code, says }) => (
+            {lookRules.map(({ code, label: says }) => (
               <Button key={code} className="text-sm" onClick={() => mark(code)}>
                 {says}
               </Button>
@@ -109,7 +109,7 @@ export function SpotTheFault() {
 
 const same = (a: Place, b: Place): boolean => a.trial === b.trial && a.column === b.column;
 const says = (code: string): string =>
-  lookRules.find((rule) => rule.code === code)?.says.toLowerCase() ?? code;
+  lookRules.find((rule) => rule.code === code)?.label.toLowerCase() ?? code;
 
 function placeWords({ columns }: AuditTable, { trial, column }: Place): string {
   const heading = columns.find(({ key }) => key === column)?.heading ?? column;

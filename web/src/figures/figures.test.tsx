@@ -272,7 +272,7 @@ describe('spot the fault', () => {
     const { user } = figures('/spot');
     const table = faultyTable(1);
     const faults = judgeMarks(table, []).missed;
-    const rule = (code: string) => lookRules.find((one) => one.code === code)!.says;
+    const rule = (code: string) => lookRules.find((one) => one.code === code)!.label;
     await screen.findByRole('heading', { level: 1, name: 'Spot the fault' });
     const place = ({ trial, column }: { trial: number | string; column: string }) => {
       const at = table.columns.findIndex(({ key }) => key === column);
@@ -306,7 +306,7 @@ describe('spot the fault', () => {
     expect(screen.getByText('0 marks')).toBeVisible();
     expect(button('Judge my marks')).toBeDisabled();
     await user.click(cell());
-    await user.click(screen.getByRole('button', { name: lookRules[0]!.says }));
+    await user.click(screen.getByRole('button', { name: lookRules[0]!.label }));
     expect(cell()).toHaveAttribute('aria-pressed', 'true');
     await user.click(button('Judge my marks'));
     expect(screen.getAllByText('Missed').length).toBeGreaterThan(0);

@@ -62,7 +62,7 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
         ]}
         mean={summary.mean.toNumber()}
         spread={summary.standardDeviation?.toNumber() ?? null}
-        each={result.uncertainty === null ? null : result.instrumentPart}
+        each={result.uncertainty === null ? null : result.typeB}
         accepted={plan.accepted ? Number(plan.accepted.value) : null}
         words={`${lower(plan.name)} in ${plan.unit}`}
       />

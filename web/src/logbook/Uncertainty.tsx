@@ -2,9 +2,9 @@ import {
   agreement,
   cancelledIn,
   improvements,
-  joined,
+  combineTypeAandB,
   questions,
-  waysOf,
+  combinations,
   writePlusMinus,
   Decimal,
   type Conventions,
@@ -103,16 +103,19 @@ const wayWords: Readonly<Record<Conventions['combining'], string>> = {
 /** Every way of combining, with the same inputs. */
 function Ways({ book, result }: { readonly book: Book; readonly result: Result }) {
   const { conventions } = book.answer;
-  const { model, contributions, repeatPart, plan, value, valueText } = useDeferredValue(result);
+  const { model, contributions, typeA: repeatPart, plan, value, valueText } = useDeferredValue(result);
   const rows = useMemo(() => {
     if (!model) return [];
     const instruments = contributions.filter(({ kind }) => kind !== 'repeat' || plan.kind === 'value');
     return (
-      Object.entries(waysOf(model, instruments, conventions)) as [Conventions['combining'], () => number][]
+      Object.entries(combinations(model, instruments, conventions)) as [
+        Conventions['combining'],
+        () => number,
+      ][]
     ).map(([way, reckon]) => {
       const words = questions.combining.answers[way];
       if (way === 'figures-only') return { way, words, text: `${valueText} ${plan.unit}` };
-      const size = tried(() => joined(repeatPart ?? 0, reckon(), conventions));
+      const size = tried(() => combineTypeAandB(repeatPart ?? 0, reckon(), conventions));
       if (size === null || size <= 0) return { way, words, text: '–' };
       const { text } = writePlusMinus(
         value.value,

@@ -3,7 +3,7 @@ import {
   besides,
   cellKey,
   columnOf,
-  OutcomeReckoner,
+  OutcomeEvaluator,
   tableOf,
   type Cell,
   type Entry,
@@ -78,7 +78,7 @@ export function useBook(fetched: KeptLogbook): Book {
   const blocks = at(paths.blocks, { logbookId: answer.id });
   const { investigation, conventions } = answer;
   const reckoner = useMemo(
-    () => new OutcomeReckoner(investigation, conventions),
+    () => new OutcomeEvaluator(investigation, conventions),
     [investigation, conventions],
   );
   const mine = useMemo(

@@ -1,8 +1,15 @@
-import { monteCarlo, spreadOf, type Drawn, type Input, type Spread, type Term } from '@green-beam/core';
+import {
+  monteCarlo,
+  spreadOf,
+  type Drawn,
+  type Input,
+  type Spread,
+  type ModelEquation,
+} from '@green-beam/core';
 
 /** What a worker is asked for. It is stopped by ending it. */
 export interface DrawRequest {
-  readonly term: Term;
+  readonly term: ModelEquation;
   readonly inputs: readonly Input[];
   readonly draws: number;
   readonly seed: number;

@@ -190,6 +190,8 @@ describe('a teacher’s first screen', () => {
     expect(screen.getByRole('button', { name: 'Make the class' })).toBeDisabled();
     await user.type(screen.getByLabelText('Another class'), '8 Auk{Enter}');
     expect(await screen.findByText('the roster')).toBeVisible();
-    await waitFor(() => expect(sent('POST /api/classes')[0]?.body).toEqual({ name: '8 Auk' }));
+    await waitFor(() =>
+      expect(sent('POST /api/classes')[0]?.body).toEqual({ name: '8 Auk', preset: 'Chemistry bench' }),
+    );
   });
 });

@@ -55,7 +55,7 @@ const eyeLevel = async (level: RegExp, along: 'x' | 'y' = 'y') => {
 function drawn<S extends Setting>(kind: InstrumentKind, wanted: (setting: S) => boolean, model = 0): S {
   const instrument = instrumentOf(kind);
   for (let seed = 1; seed < 400; seed += 1) {
-    const setting = instrument.start(instrument.models[model]!, seeded(seed)) as S;
+    const setting = instrument.initial(instrument.models[model]!, seeded(seed)) as S;
     if (wanted(setting)) return setting;
   }
   throw new Error('There is no such setting.');
@@ -400,7 +400,7 @@ describe('glass in hand', () => {
   it('drops of a squeeze pipette are let fall by a key, and the count begins again', async () => {
     const instrument = instrumentOf('squeeze-pipette');
     const counting = instrument.models.findIndex((_, at) => {
-      const setting = instrument.start(instrument.models[at]!, seeded(1));
+      const setting = instrument.initial(instrument.models[at]!, seeded(1));
       return 'drops' in setting && /drop/i.test(instrument.ask(setting));
     });
     const bench = await atTheBench({

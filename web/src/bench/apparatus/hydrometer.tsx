@@ -1,4 +1,4 @@
-import { fate, spindles, type HydrometerPicture } from '@green-beam/core';
+import { flotation, spindles, type HydrometerPicture } from '@green-beam/core';
 import { Hydrometer, hydrometerSpots, hydrometerView, type Held } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
@@ -49,8 +49,8 @@ export function HydrometerApparatus({ picture, handled, left, onHands }: Apparat
                 : held === 'out'
                   ? 'Lower it gently, and do not let go before it floats.'
                   : held === 'held'
-                    ? heldWords[fate(chosen, jar.density)]
-                    : releasedWords[fate(chosen, jar.density)]}
+                    ? heldWords[flotation(chosen, jar.density)]
+                    : releasedWords[flotation(chosen, jar.density)]}
             </p>
           </>
         )

@@ -5,7 +5,7 @@ import type { AuditColumn, AuditRow, AuditTable } from '../record/secondLook';
 import { withMean } from './cleanTables';
 
 /** A fault that can be planted in a table; null where it does not fit. */
-export interface Plant {
+export interface InjectedFault {
   readonly code: string;
   put(table: AuditTable, random: Random): AuditTable | null;
 }
@@ -21,7 +21,7 @@ const inCell =
   (
     fits: (column: AuditColumn) => boolean,
     write: (text: string, random: Random, row: AuditRow, column: AuditColumn) => string | null,
-  ): Plant['put'] =>
+  ): InjectedFault['put'] =>
   (table, random) => {
     const fitting = table.columns.filter(fits);
     const row = random.pick(table.rows);
@@ -31,7 +31,7 @@ const inCell =
   };
 
 /** Every fault that is planted; a new one is a row. */
-export const plants: readonly Plant[] = [
+export const injectedFaults: readonly InjectedFault[] = [
   {
     code: 'difference-contradicted',
     put: inCell(

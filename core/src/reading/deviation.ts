@@ -1,13 +1,13 @@
 import { accepts, type Acceptance } from './acceptance';
 
 /** Which way a number leans, and how far in words only: too coarse to be read as the answer. */
-export interface Lean {
+export interface Deviation {
   readonly direction: 'low' | 'level' | 'high';
   readonly distance: 'level' | 'just off' | 'well off' | 'far off';
 }
 
 /** Within a division and a half it is just off, within ten well off. */
-export function leanOf(answer: number, truth: number, truly: Acceptance, division: number): Lean {
+export function deviationOf(answer: number, truth: number, truly: Acceptance, division: number): Deviation {
   if (accepts(truly, answer)) return { direction: 'level', distance: 'level' };
   const divisions = Math.abs(answer - truth) / division;
   return {

@@ -4,7 +4,7 @@ import { written } from './predictions';
 import { expectReading, readingOf } from './check';
 
 /** What one school would make of a setting. */
-export interface SchoolsView {
+export interface PresetView {
   readonly preset: string;
   /** The reading as that school writes it. */
   readonly text: string;
@@ -16,11 +16,11 @@ export interface SchoolsView {
 }
 
 /** What each convention preset would accept for a setting, and why. */
-export const otherSchools = (instrument: Instrument, setting: Setting): SchoolsView[] =>
-  presets.map((conventions) => schoolsView(instrument, setting, conventions));
+export const presetComparison = (instrument: Instrument, setting: Setting): PresetView[] =>
+  presets.map((conventions) => presetViewOf(instrument, setting, conventions));
 
 /** What a class with these house rules would make of a setting. */
-export function schoolsView(instrument: Instrument, setting: Setting, conventions: Conventions): SchoolsView {
+export function presetViewOf(instrument: Instrument, setting: Setting, conventions: Conventions): PresetView {
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
   const reading = readingOf(instrument, setting, conventions);
   const { step, d } = reading.judging;

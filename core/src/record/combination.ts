@@ -26,14 +26,14 @@ export const inResultUnit = ({ term, inputs }: ResultModel, { unit }: ResultPlan
 });
 
 /** The instruments' part of a model, by the class's way of combining, in the result's unit. */
-export function partsOf(
+export function instrumentUncertainty(
   model: ResultModel,
   conventions: Conventions,
-): { readonly contributions: readonly Contribution[]; readonly instrumentPart: number } {
+): { readonly contributions: readonly Contribution[]; readonly typeB: number } {
   const { contributions } = propagate((input) => dualOf(model.term, input), model.inputs);
   return {
     contributions,
-    instrumentPart: waysOf(model, contributions, conventions)[conventions.combining](),
+    typeB: combinations(model, contributions, conventions)[conventions.combining](),
   };
 }
 
@@ -43,7 +43,7 @@ export const quickDraws = 20_000;
 type Way = Conventions['combining'];
 
 /** The instruments' part by every way of combining. */
-export const waysOf = (
+export const combinations = (
   { term, inputs }: ResultModel,
   contributions: readonly Contribution[],
   { plusMinus }: Conventions,
@@ -57,7 +57,7 @@ export const waysOf = (
       .standardDeviation,
 });
 
-export function repeatPartOf(summary: Summary, { spread }: Conventions): number | null {
+export function typeAOf(summary: Summary, { spread }: Conventions): number | null {
   if (summary.n < 2) return null;
   const parts = {
     'standard-deviation': summary.sdOfMean,
@@ -69,7 +69,11 @@ export function repeatPartOf(summary: Summary, { spread }: Conventions): number 
 }
 
 /** The repeat part and the instruments' part, joined as the class does. */
-export function joined(repeat: number, instrument: number, { repeatAndInstrument }: Conventions): number {
+export function combineTypeAandB(
+  repeat: number,
+  instrument: number,
+  { repeatAndInstrument }: Conventions,
+): number {
   return {
     larger: Math.max(repeat, instrument),
     sum: repeat + instrument,
