@@ -57,6 +57,25 @@ export default tseslint.config(
     },
   },
   {
+    // What comes back from an endpoint is typed by its row; nobody says otherwise.
+    files: ['web/src/**/*.{ts,tsx}', 'server/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'TSAsExpression > TSTypeReference > Identifier[name=/(Answer|ArrivedEntries)$/]',
+          message: 'An answer is typed by its row in contract/src/endpoints.ts.',
+        },
+        {
+          selector: 'CallExpression[callee.name="fetch"]',
+          message: 'Call an endpoint: web/src/api.ts.',
+        },
+      ],
+    },
+  },
+  { files: ['web/src/api.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  {
     files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**'],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off' },
   },

@@ -5,3 +5,4 @@ export * from './screens';
 export * from './requests';
 export * from './answers';
 export * from './houseRules';
+export * from './endpoints';

@@ -49,3 +49,16 @@ export function at(path: string, names: Readonly<Record<string, string>>): strin
     return encodeURIComponent(value);
   });
 }
+
+/** The names that an address was filled in with; null for one of another shape. */
+export function namesOf(path: string, filled: string): Readonly<Record<string, string>> | null {
+  const [shape, parts] = [path.split('/'), (filled.split('?')[0] ?? '').split('/')];
+  if (shape.length !== parts.length) return null;
+  const names: Record<string, string> = {};
+  for (const [nth, piece] of shape.entries()) {
+    const part = parts[nth] ?? '';
+    if (piece.startsWith(':')) names[piece.slice(1)] = decodeURIComponent(part);
+    else if (piece !== part) return null;
+  }
+  return names;
+}

@@ -228,3 +228,7 @@ export type NewClass = InferType<typeof newClass>;
 export type NewHouseRules = InferType<typeof newHouseRules>;
 export type NewStudents = InferType<typeof newStudents>;
 export type NewSlips = InferType<typeof newSlips>;
+export type AskedWords = InferType<typeof askedWords>;
+export type InvestigationChange = InferType<typeof investigationChange>;
+export type StudentChange = InferType<typeof studentChange>;
+export type TakeShow = InferType<typeof takeShow>;

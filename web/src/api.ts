@@ -1,4 +1,17 @@
-import { personHeader, personParameter, type ProblemCode, type ProblemDocument } from '@green-beam/contract';
+import {
+  at,
+  namesOf,
+  personHeader,
+  personParameter,
+  type AnswerOf,
+  type BodyOf,
+  type Endpoint,
+  type Method,
+  type NamesIn,
+  type PathOf,
+  type ProblemCode,
+  type ProblemDocument,
+} from '@green-beam/contract';
 
 /** A refusal by the server, in its own plain sentence. */
 export class ApiProblem extends Error {
@@ -18,8 +31,6 @@ export class NoConnection extends Error {
   }
 }
 
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
-
 /** Whose page this is: every request says so, and the server refuses it where somebody else has signed in meanwhile. */
 let person: string | null = null;
 const ended = new Set<() => void>();
@@ -36,21 +47,62 @@ export function onSessionEnded(tell: () => void): () => void {
 export const addressFor = (path: string): string =>
   `${path}${path.includes('?') ? '&' : '?'}${personParameter}=${person ?? ''}`;
 
+/** What a call to an endpoint needs besides: the names in its address, what is asked for behind it, and what is sent. */
+type Options<E extends AnyEndpoint> = ([NamesIn<PathOf<E>>] extends [never]
+  ? { readonly params?: undefined }
+  : { readonly params: Readonly<Record<NamesIn<PathOf<E>>, string>> }) &
+  (BodyOf<E> extends undefined ? { readonly body?: undefined } : { readonly body: BodyOf<E> }) & {
+    readonly query?: string;
+    /** For whom it is made; the person of this page unless it says otherwise. */
+    readonly of?: string | null;
+  };
+type AnyEndpoint = Endpoint<string, never>;
+
+/** Calls an endpoint. @throws ApiProblem or NoConnection */
+export function call<E extends AnyEndpoint>(
+  endpoint: E,
+  ...[options]: Record<never, never> extends Options<E> ? [Options<E>?] : [Options<E>]
+): Promise<AnswerOf<E>> {
+  const { params = {}, query = '', body, of = person } = options ?? {};
+  return fetched(endpoint.method, `${at(endpoint.path, params)}${query}`, body, of);
+}
+
+/** Sends a body to an endpoint whose address has no names. @throws ApiProblem or NoConnection */
+export const sendTo = <E extends AnyEndpoint>(
+  endpoint: E,
+  body: BodyOf<E>,
+  of: string | null,
+): Promise<AnswerOf<E>> => fetched(endpoint.method, endpoint.path, body, of);
+
+/** What waited to be sent: its address and its body are as they were kept. @throws ApiProblem or NoConnection */
+export const sendKept = (path: string, body: unknown, of: string): Promise<unknown> =>
+  fetched(body instanceof Blob ? 'put' : 'post', path, body, of);
+
+/**
+ * What came back for something that was kept, where it went to this endpoint; null for any other.
+ * @param sent its address, with its names filled in.
+ */
+export function answerTo<E extends AnyEndpoint>(
+  { path }: E,
+  sent: string,
+  answer: unknown,
+): { readonly params: Readonly<Record<string, string>>; readonly answer: AnswerOf<E> } | null {
+  const params = namesOf(path, sent);
+  return params && isAnswer<AnswerOf<E>>(answer) ? { params, answer } : null;
+}
+
+/** Which of the two ends of a row an answer belongs to is known by its address; that it is one at all is looked at. */
+const isAnswer = <T>(answer: unknown): answer is T => typeof answer === 'object' && answer !== null;
+
 /**
  * @param body plain data, or a file.
- * @param of for whom the request is made; the person of this page unless it says otherwise.
  * @throws ApiProblem or NoConnection
  */
-export async function call<T>(
-  method: Method,
-  path: string,
-  body?: unknown,
-  of: string | null = person,
-): Promise<T> {
+async function fetched<T>(method: Method, path: string, body: unknown, of: string | null): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
-      method,
+      method: method.toUpperCase(),
       headers: {
         ...(of === null ? {} : { [personHeader]: of }),
         ...(body === undefined
@@ -63,7 +115,7 @@ export async function call<T>(
     throw new NoConnection();
   }
   const answer: unknown = await response.json().catch(() => undefined);
-  if (response.ok && answer !== undefined) return answer as T;
+  if (response.ok && isAnswer<T>(answer)) return answer;
   if (!isProblem(answer)) throw new NoConnection();
   if (['not-signed-in', 'other-person', 'password-first'].includes(answer.code))
     ended.forEach((tell) => tell());

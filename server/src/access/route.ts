@@ -1,4 +1,11 @@
-import { isId, personHeader, personParameter } from '@green-beam/contract';
+import {
+  isId,
+  personHeader,
+  personParameter,
+  type AnswerOf,
+  type Endpoint,
+  type Method,
+} from '@green-beam/contract';
 import type { Request, Response, Router } from 'express';
 import { ValidationError, type InferType, type Schema } from 'yup';
 import type { Caller } from './caller';
@@ -21,9 +28,7 @@ export interface Call<Body, Owned> extends Named {
   readonly response: Response;
 }
 
-interface Route<S extends Schema, Owned> {
-  readonly method: 'get' | 'post' | 'put' | 'delete';
-  readonly path: string;
+interface Route<E extends Endpoint<string, never>, S extends Schema, Owned> {
   readonly allow: Allowed;
   /**
    * Gives what the address names, and refuses by throwing when it is not the caller's. Every address with a name states one.
@@ -32,11 +37,15 @@ interface Route<S extends Schema, Owned> {
   readonly body?: S;
   /** True where it may be used before the printed password is changed. */
   readonly beforeChange?: boolean;
-  readonly run: (call: Call<InferType<S>, Owned>) => Promise<unknown>;
+  readonly run: (call: Call<InferType<S>, Owned>) => Promise<AnswerOf<E>>;
 }
 
 /** A route as a list of them shows it. */
-export type RouteLine = Pick<Route<Schema, unknown>, 'method' | 'path' | 'allow'>;
+export interface RouteLine {
+  readonly method: Method;
+  readonly path: string;
+  readonly allow: Allowed;
+}
 
 const lines = new WeakMap<Router, RouteLine[]>();
 
@@ -44,9 +53,10 @@ const lines = new WeakMap<Router, RouteLine[]>();
 export const routesOn = (router: Router): readonly RouteLine[] => lines.get(router) ?? [];
 
 /** Puts a route on the router: access first, then ownership, then the body; the answer is sent as JSON. */
-export function route<S extends Schema, Owned = undefined>(
+export function route<E extends Endpoint<string, never>, S extends Schema, Owned = undefined>(
   router: Router,
-  { method, path, allow, owns, body, beforeChange = false, run }: Route<S, Owned>,
+  { method, path }: Pick<E, 'method' | 'path'>,
+  { allow, owns, body, beforeChange = false, run }: Route<E, S, Owned>,
 ): void {
   if (path.includes(':') && !owns) throw new Error(`The route ${method} ${path} does not say whose it is.`);
   lines.set(router, [...routesOn(router), { method, path, allow }]);

@@ -1,4 +1,4 @@
-import { askedWords, newAttempt, newSetting, paths, whichInstrument } from '@green-beam/contract';
+import { askedWords, newAttempt, newSetting, endpoints, whichInstrument } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route, type Named } from '../access/route';
 import type { Services } from '../services';
@@ -16,51 +16,37 @@ import {
 export function benchRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => ownStation(services, who, params['settingId'] ?? '');
 
-  route(router, {
-    method: 'get',
-    path: paths.bench,
+  route(router, endpoints.bench, {
     allow: 'signed-in',
     run: ({ who }) => benchFor(services, who),
   });
-  route(router, {
-    method: 'post',
-    path: paths.settings,
+  route(router, endpoints.newSetting, {
     allow: 'signed-in',
     body: newSetting,
     run: ({ who, body }) => layOut(services, who, body),
   });
-  route(router, {
-    method: 'get',
-    path: paths.setting,
+  route(router, endpoints.setting, {
     allow: 'signed-in',
     owns,
     run: ({ who, owned }) => settingAnswer(services, who, owned),
   });
-  route(router, {
-    method: 'post',
-    path: paths.words,
+  route(router, endpoints.words, {
     allow: 'signed-in',
     owns,
     body: askedWords,
     run: async ({ who, owned, body }) => wordsFor(who, owned, body.hands),
   });
-  route(router, {
-    method: 'get',
-    path: paths.schools,
+  route(router, endpoints.presets, {
     allow: 'signed-in',
     owns,
     run: ({ owned }) => schoolsFor(services, owned),
   });
-  route(router, {
-    method: 'post',
-    path: paths.which,
+  route(router, endpoints.which, {
     allow: 'signed-in',
     body: whichInstrument,
     run: ({ who, body }) => whichFor(services, who, body),
   });
-  route(router, {
-    method: 'post',
-    path: paths.attempts,
+  route(router, endpoints.attempt, {
     allow: 'signed-in',
     owns,
     body: newAttempt,

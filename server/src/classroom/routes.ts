@@ -4,7 +4,7 @@ import {
   newHouseRules,
   newSlips,
   newStudents,
-  paths,
+  endpoints,
   studentChange,
 } from '@green-beam/contract';
 import type { Request, Router } from 'express';
@@ -17,61 +17,45 @@ import { managerOwns, staffOwns } from '../access/membership';
 import { addStudents, allowSpoken, createClass, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {
-  route(router, {
-    method: 'post',
-    path: paths.classes,
+  route(router, endpoints.newClass, {
     allow: 'teacher',
     body: newClass,
     run: ({ who, body }) => createClass(services, who, body),
   });
-  route(router, {
-    method: 'get',
-    path: paths.board,
+  route(router, endpoints.board, {
     allow: 'teacher',
     owns: staffOwns,
     run: ({ who, owned, request }) => boardFor(services, who, owned, someStudents(request)),
   });
-  route(router, {
-    method: 'get',
-    path: paths.houseRules,
+  route(router, endpoints.houseRules, {
     allow: 'teacher',
     owns: staffOwns,
     run: ({ who, owned }) => houseRulesFor(services, who, owned),
   });
-  route(router, {
-    method: 'post',
-    path: paths.houseRules,
+  route(router, endpoints.reviseHouseRules, {
     allow: 'teacher',
     owns: managerOwns,
     body: newHouseRules,
     run: ({ who, owned, body }) => reviseHouseRules(services, who, owned, body),
   });
-  route(router, {
-    method: 'post',
-    path: paths.students,
+  route(router, endpoints.addStudents, {
     allow: 'teacher',
     owns: managerOwns,
     body: newStudents,
     run: ({ owned, body }) => addStudents(services, owned, body),
   });
-  route(router, {
-    method: 'post',
-    path: paths.student,
+  route(router, endpoints.changeStudent, {
     allow: 'teacher',
     owns: managerOwns,
     body: studentChange,
     run: ({ owned, params, body }) => allowSpoken(services, owned, params['studentId'] ?? '', body.spoken),
   });
-  route(router, {
-    method: 'delete',
-    path: paths.student,
+  route(router, endpoints.removeStudent, {
     allow: 'teacher',
     owns: managerOwns,
     run: ({ owned, params }) => removeStudent(services, owned, params['studentId'] ?? ''),
   });
-  route(router, {
-    method: 'post',
-    path: paths.slips,
+  route(router, endpoints.makeSlips, {
     allow: 'teacher',
     owns: managerOwns,
     body: newSlips,

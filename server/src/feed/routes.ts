@@ -1,19 +1,15 @@
-import { paths } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route } from '../access/route';
 import { takeReading } from '../logbook/entries';
 import type { Services } from '../services';
 
 export function feedRoutes(router: Router, services: Services): void {
-  route(router, {
-    method: 'get',
-    path: paths.feed,
+  route(router, endpoints.feed, {
     allow: 'signed-in',
     run: () => Promise.resolve(services.feed.now()),
   });
-  route(router, {
-    method: 'post',
-    path: paths.takeFeed,
+  route(router, endpoints.takeFeed, {
     allow: 'signed-in',
     run: ({ who }) => takeReading(services, who),
   });

@@ -1,4 +1,4 @@
-import { newCalculation, newDrill, newDrillAttempt, paths } from '@green-beam/contract';
+import { newCalculation, newDrill, newDrillAttempt, endpoints } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route, type Named } from '../access/route';
 import { readable } from '../logbook/service';
@@ -15,43 +15,31 @@ import {
 
 export function figuresRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => ownItem(services, who, params['itemId'] ?? '');
-  route(router, {
-    method: 'get',
-    path: paths.conventions,
+  route(router, endpoints.conventions, {
     allow: 'signed-in',
     run: ({ who }) => conventionsOf(services, who),
   });
-  route(router, {
-    method: 'get',
-    path: paths.drills,
+  route(router, endpoints.drills, {
     allow: 'signed-in',
     run: ({ who }) => drillsFor(services, who),
   });
-  route(router, {
-    method: 'post',
-    path: paths.drillItems,
+  route(router, endpoints.newDrillItem, {
     allow: 'signed-in',
     body: newDrill,
     run: ({ who, body }) => layOutDrill(services, who, body),
   });
-  route(router, {
-    method: 'get',
-    path: paths.drillItem,
+  route(router, endpoints.drillItem, {
     allow: 'signed-in',
     owns,
     run: ({ owned }) => drillAnswer(services, owned),
   });
-  route(router, {
-    method: 'post',
-    path: paths.drillAttempts,
+  route(router, endpoints.drillAttempt, {
     allow: 'signed-in',
     owns,
     body: newDrillAttempt,
     run: ({ who, owned, body }) => answerDrill(services, who, owned, body),
   });
-  route(router, {
-    method: 'post',
-    path: paths.calculations,
+  route(router, endpoints.keepCalculation, {
     allow: 'student',
     owns: ({ who, params }) => readable(services, who, params['logbookId'] ?? ''),
     body: newCalculation,

@@ -4,7 +4,7 @@ import {
   investigationChange,
   newEntry,
   newInvestigation,
-  paths,
+  endpoints,
   type NewEntry,
 } from '@green-beam/contract';
 import type { Request, Router } from 'express';
@@ -20,61 +20,45 @@ import { entriesAfter, logbookFor, logbooksFor, ofOwnClass, openLogbook, readabl
 
 export function logbookRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => readable(services, who, params['logbookId'] ?? '');
-  route(router, {
-    method: 'get',
-    path: paths.logbooks,
+  route(router, endpoints.logbooks, {
     allow: 'student',
     run: ({ who }) => logbooksFor(services, who),
   });
-  route(router, {
-    method: 'post',
-    path: paths.openLogbook,
+  route(router, endpoints.openLogbook, {
     allow: 'student',
     owns: ({ who, params }) => ofOwnClass(services, who, params['investigationId'] ?? ''),
     run: ({ who, owned }) => openLogbook(services, who, owned),
   });
-  route(router, {
-    method: 'get',
-    path: paths.logbook,
+  route(router, endpoints.logbook, {
     allow: 'signed-in',
     owns,
     run: ({ who, owned }) => logbookFor(services, who, owned),
   });
-  route(router, {
-    method: 'post',
-    path: paths.entries,
+  route(router, endpoints.newEntry, {
     allow: 'student',
     owns,
     body: newEntry,
     run: ({ who, owned, body }) => addEntries(services, who, owned, [body], null),
   });
-  route(router, {
-    method: 'get',
-    path: paths.entries,
+  route(router, endpoints.entries, {
     allow: 'signed-in',
     owns,
     run: ({ owned, request }) => entriesAfter(services.database, owned.id, after(request)),
   });
-  route(router, {
-    method: 'post',
-    path: paths.blocks,
+  route(router, endpoints.newBlock, {
     allow: 'student',
     owns,
     body: blockOutline,
     run: async ({ who, owned, body }) =>
       addEntries(services, who, owned, await looked(body.entries), body.id),
   });
-  route(router, {
-    method: 'put',
-    path: paths.photo,
+  route(router, endpoints.keepPhoto, {
     allow: 'student',
     owns,
     run: ({ who, owned, params, request, response }) =>
       addPhoto(services, who, owned, params['photoId'] ?? '', request, response),
   });
-  route(router, {
-    method: 'get',
-    path: paths.photo,
+  route(router, endpoints.photo, {
     allow: 'signed-in',
     owns,
     run: ({ owned, params, request, response }) =>
@@ -104,24 +88,18 @@ function after({ query }: Request): number {
 }
 
 function investigationRoutes(router: Router, services: Services): void {
-  route(router, {
-    method: 'get',
-    path: paths.investigations,
+  route(router, endpoints.investigations, {
     allow: 'teacher',
     owns: staffOwns,
     run: ({ who, owned }) => investigationsOf(services, who, owned),
   });
-  route(router, {
-    method: 'post',
-    path: paths.investigations,
+  route(router, endpoints.newInvestigation, {
     allow: 'teacher',
     owns: managerOwns,
     body: newInvestigation,
     run: ({ owned, body }) => keepInvestigation(services, owned, body),
   });
-  route(router, {
-    method: 'post',
-    path: paths.investigation,
+  route(router, endpoints.changeInvestigation, {
     allow: 'teacher',
     owns: managerOwns,
     body: investigationChange,

@@ -1,7 +1,7 @@
 import {
   isId,
   newPassword,
-  paths,
+  endpoints,
   studentSignIn,
   teacherSignIn,
   type SessionAnswer,
@@ -45,18 +45,14 @@ export function sessionRoutes(
   const forgetSession = (response: Response) =>
     response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
 
-  route(router, {
-    method: 'get',
-    path: paths.session,
+  route(router, endpoints.session, {
     allow: 'anyone',
     run: async ({ request, response }) => {
       nameDevice(request, response);
       return sessionAnswer(request.session.callerOf?.());
     },
   });
-  route(router, {
-    method: 'post',
-    path: paths.teacherSession,
+  route(router, endpoints.signInTeacher, {
     allow: 'anyone',
     body: teacherSignIn,
     run: async ({ request, body }) =>
@@ -67,9 +63,7 @@ export function sessionRoutes(
         body.ownDevice === true,
       ),
   });
-  route(router, {
-    method: 'post',
-    path: paths.studentSession,
+  route(router, endpoints.signInStudent, {
     allow: 'anyone',
     body: studentSignIn,
     run: async ({ request, body }) =>
@@ -80,9 +74,7 @@ export function sessionRoutes(
         body.ownDevice === true,
       ),
   });
-  route(router, {
-    method: 'post',
-    path: paths.password,
+  route(router, endpoints.changePassword, {
     allow: 'teacher',
     beforeChange: true,
     body: newPassword,
@@ -91,9 +83,7 @@ export function sessionRoutes(
       return sessionAnswer({ ...who, mustChange: false });
     },
   });
-  route(router, {
-    method: 'delete',
-    path: paths.session,
+  route(router, endpoints.signOut, {
     allow: 'anyone',
     run: async ({ request, response }): Promise<SessionAnswer> => {
       const who = request.session.callerOf?.();
@@ -103,9 +93,7 @@ export function sessionRoutes(
       return { who: null };
     },
   });
-  route(router, {
-    method: 'delete',
-    path: paths.everySession,
+  route(router, endpoints.signOutEverywhere, {
     allow: 'signed-in',
     beforeChange: true,
     run: async ({ who, response }): Promise<SessionAnswer> => {

@@ -1,4 +1,4 @@
-import { at, paths, type BoardAnswer } from '@green-beam/contract';
+import { endpoints, type BoardAnswer } from '@green-beam/contract';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { call } from '../api';
 
@@ -7,7 +7,7 @@ const keyOf = (classId: string) => ['board', classId] as const;
 export const useBoard = (classId: string) =>
   useQuery({
     queryKey: keyOf(classId),
-    queryFn: () => call<BoardAnswer>('GET', at(paths.board, { classId })),
+    queryFn: () => call(endpoints.board, { params: { classId } }),
     enabled: classId !== '',
   });
 
@@ -27,8 +27,10 @@ export async function patchBoard(
   try {
     while (now.size > 0) {
       wanted.set(classId, new Set());
-      const path = `${at(paths.board, { classId })}?students=${[...now].join(',')}`;
-      const patch = await call<BoardAnswer>('GET', path);
+      const patch = await call(endpoints.board, {
+        params: { classId },
+        query: `?students=${[...now].join(',')}`,
+      });
       queries.setQueryData<BoardAnswer>(keyOf(classId), (board) => board && patched(board, patch, now));
       now = wanted.get(classId) ?? new Set();
     }

@@ -1,4 +1,4 @@
-import { at, paths, type ArrivedEntries, type EntriesAnswer, type LogbookAnswer } from '@green-beam/contract';
+import { endpoints, type ArrivedEntries, type LogbookAnswer } from '@green-beam/contract';
 import type { Entry } from '@green-beam/core';
 import type { QueryClient } from '@tanstack/react-query';
 import { call } from '../api';
@@ -53,8 +53,10 @@ export async function catchUp(queries: QueryClient, id: string): Promise<void> {
       turn.again = false;
       const book = queries.getQueryData<KeptLogbook>(keyOf(id));
       if (!book) return;
-      const path = `${at(paths.entries, { logbookId: id })}?after=${book.last}`;
-      const { entries, last } = await call<EntriesAnswer>('GET', path);
+      const { entries, last } = await call(endpoints.entries, {
+        params: { logbookId: id },
+        query: `?after=${book.last}`,
+      });
       queries.setQueryData<KeptLogbook>(keyOf(id), (now) =>
         now && now.last < last ? appended(now, entries, last) : now,
       );

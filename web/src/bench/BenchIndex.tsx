@@ -1,4 +1,4 @@
-import { paths, type BenchAnswer, type BenchInstrument } from '@green-beam/contract';
+import { endpoints, type BenchAnswer, type BenchInstrument } from '@green-beam/contract';
 import type { Mode, Skill } from '@green-beam/core';
 import { ReadersMark } from '@green-beam/drawing';
 import { useQuery } from '@tanstack/react-query';
@@ -10,8 +10,7 @@ import { Loading, Page, Trouble } from '../ui/Notice';
 import { useLayOut } from './setting';
 import { ShowLine } from './ShowLine';
 
-export const useBench = () =>
-  useQuery({ queryKey: ['bench'], queryFn: () => call<BenchAnswer>('GET', paths.bench) });
+export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => call(endpoints.bench) });
 
 /** What is on the shelf: choose an instrument, to read or to handle. */
 export function BenchIndex() {

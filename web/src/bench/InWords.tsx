@@ -1,4 +1,4 @@
-import { at, paths, type WordsAnswer } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { useMutation } from '@tanstack/react-query';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
@@ -13,7 +13,7 @@ export function InWords({
   readonly handsNow: () => Hands | null;
 }) {
   const ask = useMutation({
-    mutationFn: () => call<WordsAnswer>('POST', at(paths.words, { settingId }), { hands: handsNow() }),
+    mutationFn: () => call(endpoints.words, { params: { settingId }, body: { hands: handsNow() } }),
   });
   return (
     <div>

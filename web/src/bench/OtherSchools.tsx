@@ -1,4 +1,4 @@
-import { at, paths, type SchoolsAnswer } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, sentenceFor } from '../api';
@@ -10,7 +10,7 @@ export function OtherSchools({ settingId }: { readonly settingId: string }) {
   const [asked, setAsked] = useState(false);
   const schools = useQuery({
     queryKey: ['schools', settingId],
-    queryFn: () => call<SchoolsAnswer>('GET', at(paths.schools, { settingId })),
+    queryFn: () => call(endpoints.presets, { params: { settingId } }),
     enabled: asked,
     staleTime: Infinity,
   });

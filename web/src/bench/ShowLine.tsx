@@ -1,4 +1,4 @@
-import { at, paths, type SettingAnswer, type ShowAnswer } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
@@ -11,12 +11,12 @@ export function ShowLine() {
   const navigate = useNavigate();
   const show = useQuery({
     queryKey: ['show'],
-    queryFn: () => call<ShowAnswer>('GET', paths.show),
+    queryFn: () => call(endpoints.show),
     enabled: role === 'student',
   }).data?.show;
   const take = useMutation({
     mutationFn: (showId: string) =>
-      call<SettingAnswer>('POST', at(paths.takeShow, { showId }), { id: crypto.randomUUID() }),
+      call(endpoints.takeShow, { params: { showId }, body: { id: crypto.randomUUID() } }),
     onSuccess: ({ id }) => void navigate(`/bench/${id}`),
   });
   if (!show) return null;

@@ -1,4 +1,4 @@
-import { paths, type WhichAnswer } from '@green-beam/contract';
+import { endpoints, type WhichAnswer } from '@green-beam/contract';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, sentenceFor } from '../api';
@@ -14,7 +14,7 @@ export function WhichInstrument() {
   const [unit, setUnit] = useState('mm');
   const [percent, setPercent] = useState('1');
   const ask = useMutation({
-    mutationFn: () => call<WhichAnswer>('POST', paths.which, { size, unit, percent }),
+    mutationFn: () => call(endpoints.which, { body: { size, unit, percent } }),
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();

@@ -1,4 +1,4 @@
-import { paths, type FeedAnswer, type TakenReading } from '@green-beam/contract';
+import { endpoints, type FeedAnswer, type TakenReading } from '@green-beam/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { call } from '../api';
 
@@ -8,14 +8,14 @@ const lookEveryMs = 500;
 export const useFeed = (watch: boolean) =>
   useQuery({
     queryKey: ['balance'],
-    queryFn: () => call<FeedAnswer>('GET', paths.feed),
+    queryFn: () => call(endpoints.feed),
     enabled: watch,
     refetchInterval: (query) => (query.state.data?.state === 'none' ? false : lookEveryMs),
   });
 
 /** Takes the reading that stands; refused while it moves. */
 export const useTake = (onTaken: (reading: TakenReading) => void) =>
-  useMutation({ mutationFn: () => call<TakenReading>('POST', paths.takeFeed, {}), onSuccess: onTaken });
+  useMutation({ mutationFn: () => call(endpoints.takeFeed, { body: {} }), onSuccess: onTaken });
 
 export const feedWords = (feed: FeedAnswer | undefined): string => {
   if (!feed) return 'Looking for a balance …';

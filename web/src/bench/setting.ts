@@ -1,9 +1,9 @@
-import { at, paths, type AttemptAnswer, type SettingAnswer } from '@green-beam/contract';
+import { at, endpoints, paths, type AttemptAnswer, type SettingAnswer } from '@green-beam/contract';
 import type { Mode } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { call } from '../api';
+import { answerTo, call } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
 import type { Hands } from './apparatus/apparatus';
 
@@ -12,7 +12,7 @@ const settingKey = (id: string) => ['setting', id] as const;
 export const useSetting = (id: string) =>
   useQuery({
     queryKey: settingKey(id),
-    queryFn: () => call<SettingAnswer>('GET', at(paths.setting, { settingId: id })),
+    queryFn: () => call(endpoints.setting, { params: { settingId: id } }),
     staleTime: Infinity,
   });
 
@@ -28,7 +28,7 @@ export function useLayOut() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (wanted: Wanted) =>
-      call<SettingAnswer>('POST', paths.settings, { id: crypto.randomUUID(), ...wanted }),
+      call(endpoints.newSetting, { body: { id: crypto.randomUUID(), ...wanted } }),
     onSuccess: (setting) => {
       queries.setQueryData(settingKey(setting.id), setting);
       void navigate(`/bench/${setting.id}`);
@@ -50,7 +50,8 @@ export function useTries(settingId: string) {
     () =>
       outbox.onSent(({ parcel, answer }) => {
         if (parcel.path !== path) return;
-        const attempt = answer as AttemptAnswer;
+        const attempt = answerTo(endpoints.attempt, parcel.path, answer)?.answer;
+        if (!attempt) return;
         if (['unreadable', 'not ready'].includes(attempt.verdict.outcome)) return setUnread(attempt);
         setUnread(null);
         queries.setQueryData<SettingAnswer>(

@@ -1,4 +1,4 @@
-import { at, paths, type HouseRulesAnswer, type HouseRulesVersion } from '@green-beam/contract';
+import { endpoints, type HouseRulesAnswer, type HouseRulesVersion } from '@green-beam/contract';
 import { changesBetween, presets, type Conventions } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -18,7 +18,7 @@ export function HouseRules() {
   const { classId = '' } = useParams();
   const rules = useQuery({
     queryKey: keyOf(classId),
-    queryFn: () => call<HouseRulesAnswer>('GET', at(paths.houseRules, { classId })),
+    queryFn: () => call(endpoints.houseRules, { params: { classId } }),
   });
   const newest = rules.data?.versions[0];
   if (!rules.data || !newest)
@@ -50,9 +50,12 @@ function OpenRules({
   };
   const save = useMutation({
     mutationFn: () =>
-      call<HouseRulesAnswer>('POST', at(paths.houseRules, { classId }), {
-        rules: { ...draft, preset: presetOf(draft) },
-        from: inForce.version,
+      call(endpoints.reviseHouseRules, {
+        params: { classId },
+        body: {
+          rules: { ...draft, preset: presetOf(draft) },
+          from: inForce.version,
+        },
       }),
     onSuccess: (made) => {
       keep('');

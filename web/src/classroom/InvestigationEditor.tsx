@@ -1,4 +1,4 @@
-import { at, checkInvestigationFile, paths, readInvestigation } from '@green-beam/contract';
+import { checkInvestigationFile, endpoints, readInvestigation } from '@green-beam/contract';
 import type { Investigation, InvestigationProblem } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -78,7 +78,10 @@ function Editor({ classId, name, start, replaces, version }: Props) {
   const problems = checked.ok ? [] : checked.problems;
   const keep = useMutation({
     mutationFn: () =>
-      call('POST', at(paths.investigations, { classId }), { id: crypto.randomUUID(), replaces, body }),
+      call(endpoints.newInvestigation, {
+        params: { classId },
+        body: { id: crypto.randomUUID(), replaces, body },
+      }),
     onSuccess: async () => {
       setDraft('');
       await queries.invalidateQueries({ queryKey: ['investigations', classId] });

@@ -1,4 +1,4 @@
-import { at, paths, type InvestigationLine, type InvestigationsAnswer } from '@green-beam/contract';
+import { endpoints, type InvestigationLine } from '@green-beam/contract';
 import type { Investigation } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
@@ -12,7 +12,7 @@ import { Symbol } from '../ui/Symbol';
 export const useInvestigations = (classId: string) =>
   useQuery({
     queryKey: ['investigations', classId],
-    queryFn: () => call<InvestigationsAnswer>('GET', at(paths.investigations, { classId })),
+    queryFn: () => call(endpoints.investigations, { params: { classId } }),
   });
 
 /** What is set for a class, its logbooks, and what comes with the app. */
@@ -68,7 +68,10 @@ function Set({ classId, line }: { readonly classId: string; readonly line: Inves
   const queries = useQueryClient();
   const change = useMutation({
     mutationFn: (retired: boolean) =>
-      call('POST', at(paths.investigation, { classId, investigationId: line.id }), { retired }),
+      call(endpoints.changeInvestigation, {
+        params: { classId, investigationId: line.id },
+        body: { retired },
+      }),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['investigations', classId] }),
   });
   const { body, version, retired, logbooks } = line;
@@ -140,7 +143,11 @@ function Ready({
 }) {
   const queries = useQueryClient();
   const use = useMutation({
-    mutationFn: () => call('POST', at(paths.investigations, { classId }), { id: crypto.randomUUID(), body }),
+    mutationFn: () =>
+      call(endpoints.newInvestigation, {
+        params: { classId },
+        body: { id: crypto.randomUUID(), replaces: null, body },
+      }),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['investigations', classId] }),
   });
   return (

@@ -1,4 +1,4 @@
-import { at, paths, type NewSlips, type NewStudents, type SlipsAnswer } from '@green-beam/contract';
+import { endpoints, type NewSlips, type NewStudents } from '@green-beam/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
@@ -15,19 +15,19 @@ export function Roster() {
   const board = useBoard(classId);
   const done = () => void queries.invalidateQueries({ queryKey: ['board', classId] });
   const add = useMutation({
-    mutationFn: (body: NewStudents) => call<SlipsAnswer>('POST', at(paths.students, { classId }), body),
+    mutationFn: (body: NewStudents) => call(endpoints.addStudents, { params: { classId }, body }),
     onSuccess: done,
   });
   const reset = useMutation({
-    mutationFn: (body: Partial<NewSlips>) => call<SlipsAnswer>('POST', at(paths.slips, { classId }), body),
+    mutationFn: (body: Partial<NewSlips>) => call(endpoints.makeSlips, { params: { classId }, body }),
   });
   const allow = useMutation({
     mutationFn: ({ studentId, spoken }: { studentId: string; spoken: boolean }) =>
-      call('POST', at(paths.student, { classId, studentId }), { spoken }),
+      call(endpoints.changeStudent, { params: { classId, studentId }, body: { spoken } }),
     onSuccess: done,
   });
   const remove = useMutation({
-    mutationFn: (studentId: string) => call('DELETE', at(paths.student, { classId, studentId })),
+    mutationFn: (studentId: string) => call(endpoints.removeStudent, { params: { classId, studentId } }),
     onSuccess: done,
   });
   const [leaving, setLeaving] = useState<string | null>(null);

@@ -1,4 +1,4 @@
-import { at, paths, type HouseRulesAnswer } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import {
   answerWords,
   houseSample,
@@ -21,7 +21,7 @@ export function ClassRulesToPrint() {
   const { classId = '' } = useParams();
   const rules = useQuery({
     queryKey: ['houseRules', classId],
-    queryFn: () => call<HouseRulesAnswer>('GET', at(paths.houseRules, { classId })),
+    queryFn: () => call(endpoints.houseRules, { params: { classId } }),
   });
   const newest = rules.data?.versions[0];
   if (!rules.data || !newest)

@@ -1,4 +1,11 @@
-import { at, paths, type BenchInstrument, type StaffShow, type StaffShowAnswer } from '@green-beam/contract';
+import {
+  endpoints,
+  type BenchInstrument,
+  type StaffShow,
+  type StaffShowAnswer,
+  type NewShow,
+  type NewStationShow,
+} from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
 import { useParams } from 'react-router';
@@ -16,7 +23,7 @@ export function Show() {
   const { classId = '' } = useParams();
   const show = useQuery({
     queryKey: ['classShow', classId],
-    queryFn: () => call<StaffShowAnswer>('GET', at(paths.classShow, { classId })),
+    queryFn: () => call(endpoints.classShow, { params: { classId } }),
   });
   const bench = useBench();
   const failed = [show, bench].find(({ isError, data }) => isError && data === undefined);
@@ -38,12 +45,17 @@ function OpenShow({
   const [projector, setProjector] = useState(false);
   const keep = (answer: StaffShowAnswer) => queries.setQueryData(['classShow', classId], answer);
   const put = useMutation({
-    mutationFn: ({ path, body }: { path: string; body: object }) =>
-      call<StaffShowAnswer>('POST', at(path, { classId }), { id: crypto.randomUUID(), ...body }),
+    mutationFn: (body: Omit<NewShow, 'id'>) =>
+      call(endpoints.newShow, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
+    onSuccess: keep,
+  });
+  const station = useMutation({
+    mutationFn: (body: Omit<NewStationShow, 'id'>) =>
+      call(endpoints.newStation, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
     onSuccess: keep,
   });
   const end = useMutation({
-    mutationFn: () => call('DELETE', at(paths.classShow, { classId })),
+    mutationFn: () => call(endpoints.endShow, { params: { classId } }),
     onSuccess: () => keep({ show: null }),
   });
   const project = () => {
@@ -71,14 +83,14 @@ function OpenShow({
         {!projector && (
           <NewShowForm
             instruments={instruments}
-            busy={put.isPending}
-            onShow={(body) => put.mutate({ path: paths.classShow, body })}
-            onStation={(body) => put.mutate({ path: paths.classStation, body })}
+            busy={put.isPending || station.isPending}
+            onShow={(body) => put.mutate(body)}
+            onStation={(body) => station.mutate(body)}
           />
         )}
-        {(put.isError || end.isError) && (
+        {(put.isError || station.isError || end.isError) && (
           <p role="alert" className="border-l-4 border-vermilion pl-3">
-            {sentenceFor(put.error ?? end.error)}
+            {sentenceFor(put.error ?? station.error ?? end.error)}
           </p>
         )}
       </section>

@@ -1,8 +1,8 @@
-import { at, paths, type DrillAnswer, type DrillAttemptAnswer } from '@green-beam/contract';
+import { at, endpoints, paths, type DrillAnswer, type DrillAttemptAnswer } from '@green-beam/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Link, useParams } from 'react-router';
-import { call, sentenceFor } from '../api';
+import { answerTo, call, sentenceFor } from '../api';
 import { useOutbox, useParcels } from '../outbox/OutboxContext';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -22,7 +22,7 @@ export function DrillPage() {
   const { itemId = '' } = useParams();
   const drill = useQuery({
     queryKey: ['drill', itemId],
-    queryFn: () => call<DrillAnswer>('GET', at(paths.drillItem, { itemId })),
+    queryFn: () => call(endpoints.drillItem, { params: { itemId } }),
     staleTime: Infinity,
   });
   if (drill.data === undefined)
@@ -171,7 +171,8 @@ function useDrillTries(itemId: string) {
     () =>
       outbox.onSent(({ parcel, answer }) => {
         if (parcel.path !== path) return;
-        const attempt = answer as DrillAttemptAnswer;
+        const attempt = answerTo(endpoints.drillAttempt, parcel.path, answer)?.answer;
+        if (!attempt) return;
         if (attempt.verdict.outcome === 'unreadable') return setUnread(attempt);
         setUnread(null);
         queries.setQueryData<DrillAnswer>(

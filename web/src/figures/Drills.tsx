@@ -1,4 +1,4 @@
-import { paths, type DrillAnswer, type DrillsAnswer } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
@@ -11,8 +11,7 @@ export function useDrill() {
   const navigate = useNavigate();
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (kind: string) =>
-      call<DrillAnswer>('POST', paths.drillItems, { id: crypto.randomUUID(), kind }),
+    mutationFn: (kind: string) => call(endpoints.newDrillItem, { body: { id: crypto.randomUUID(), kind } }),
     onSuccess: (item) => {
       queries.setQueryData(['drill', item.id], item);
       void navigate(`/figures/drills/${item.id}`);
@@ -22,7 +21,7 @@ export function useDrill() {
 
 /** Every drill, with what one can do with each. */
 export function Drills() {
-  const drills = useQuery({ queryKey: ['drills'], queryFn: () => call<DrillsAnswer>('GET', paths.drills) });
+  const drills = useQuery({ queryKey: ['drills'], queryFn: () => call(endpoints.drills) });
   const take = useDrill();
   if (drills.data === undefined)
     return drills.isError ? (

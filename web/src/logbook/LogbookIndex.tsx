@@ -1,4 +1,4 @@
-import { at, paths, type LogbookLine, type LogbooksAnswer } from '@green-beam/contract';
+import { endpoints, type LogbookLine } from '@green-beam/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
@@ -8,7 +8,7 @@ import { Loading, Page, Trouble } from '../ui/Notice';
 import { Symbol } from '../ui/Symbol';
 
 export const useLogbooks = (enabled = true) =>
-  useQuery({ queryKey: ['logbooks'], queryFn: () => call<LogbooksAnswer>('GET', paths.logbooks), enabled });
+  useQuery({ queryKey: ['logbooks'], queryFn: () => call(endpoints.logbooks), enabled });
 
 /** The student's investigations. */
 export function LogbookIndex() {
@@ -43,11 +43,7 @@ export function LogbookSummary({ line }: { readonly line: LogbookLine }) {
   const navigate = useNavigate();
   const open = useMutation({
     mutationFn: () =>
-      call<{ logbookId: string }>(
-        'POST',
-        at(paths.openLogbook, { investigationId: line.investigationId }),
-        {},
-      ),
+      call(endpoints.openLogbook, { params: { investigationId: line.investigationId }, body: {} }),
     onSuccess: ({ logbookId }) => navigate(`/logbook/${logbookId}`),
   });
   return (

@@ -1,4 +1,4 @@
-import { at, paths, type LogbookAnswer, type NewEntry } from '@green-beam/contract';
+import { at, endpoints, paths, type LogbookAnswer, type NewEntry } from '@green-beam/contract';
 import {
   besides,
   cellKey,
@@ -22,7 +22,7 @@ import { keyOf, type KeptLogbook } from '../answers/logbook';
 export const useLogbook = (id: string) =>
   useQuery({
     queryKey: keyOf(id),
-    queryFn: () => call<KeptLogbook>('GET', at(paths.logbook, { logbookId: id })),
+    queryFn: (): Promise<KeptLogbook> => call(endpoints.logbook, { params: { logbookId: id } }),
   });
 
 /** What is written in a cell. */

@@ -1,7 +1,7 @@
-import type { ArrivedEntries } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { call } from '../api';
+import { answerTo, sendKept } from '../api';
 import { arrive, catchUp } from '../answers/logbook';
 import { useWho } from '../session/who';
 import { parcelsOf } from '../browser/database';
@@ -26,12 +26,13 @@ export function OutboxProvider({ children }: { readonly children: ReactNode }) {
     });
     const flush = () => void own.outbox.flush();
     addEventListener('online', flush);
-    const forget = own.outbox.onSent(({ parcel, answer }) => {
-      const [, logbookId, what] =
-        /\/logbooks\/([^/]+)\/(entries|blocks|calculations)/.exec(parcel.path) ?? [];
+    const forget = own.outbox.onSent(({ parcel: { path }, answer }) => {
+      const written =
+        answerTo(endpoints.newEntry, path, answer) ?? answerTo(endpoints.newBlock, path, answer);
+      if (written) return arrive(queries, written.params['logbookId'] ?? '', written.answer);
+      const [, logbookId, what] = /\/logbooks\/([^/]+)\/(entries|blocks|calculations)/.exec(path) ?? [];
       if (!logbookId) return;
       if (what === 'calculations') void queries.invalidateQueries({ queryKey: ['logbook', logbookId] });
-      else if (answer) arrive(queries, logbookId, answer as ArrivedEntries);
       else void catchUp(queries, logbookId);
     });
     return () => {
@@ -51,7 +52,7 @@ function openOutbox(person: string): { readonly outbox: Outbox; readonly ready: 
   const name = `green-beam/outbox/${person}`;
   const outbox = new Outbox({
     store: parcelsOf(person),
-    send: ({ path, body }) => call(body instanceof Blob ? 'PUT' : 'POST', path, body, person),
+    send: ({ path, body }) => sendKept(path, body, person),
     alone: (act) => (navigator.locks ? navigator.locks.request(name, act) : act()),
     now: Date.now,
     channel: typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name),

@@ -1,4 +1,4 @@
-import { paths, shortestPassword, type SessionAnswer } from '@green-beam/contract';
+import { endpoints, shortestPassword } from '@green-beam/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { call, sentenceFor } from '../api';
@@ -12,7 +12,7 @@ export function PasswordForm({ onDone }: { readonly onDone?: () => void }) {
   const [next, setNext] = useState('');
   const queries = useQueryClient();
   const change = useMutation({
-    mutationFn: () => call<SessionAnswer>('POST', paths.password, { current, next }),
+    mutationFn: () => call(endpoints.changePassword, { body: { current, next } }),
     onSuccess: (answer) => {
       queries.setQueryData(sessionKey, answer);
       setCurrent('');

@@ -1,4 +1,4 @@
-import { paths } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { Tabs } from 'radix-ui';
 import { useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
@@ -49,7 +49,7 @@ function StudentForm() {
   const [classCode, setClassCode] = useState(storage.getItem(lastClassKey) ?? '');
   const [name, setName] = useState('');
   const [passphrase, setPassphrase] = useState('');
-  const enter = useSignIn(paths.studentSession, () => storage.setItem(lastClassKey, classCode));
+  const enter = useSignIn(endpoints.signInStudent, () => storage.setItem(lastClassKey, classCode));
   return (
     <SignInForm enter={enter} body={{ classCode, name, passphrase }}>
       <Field label="Class code" value={classCode} onChange={setClassCode} hint="It stands on your slip." />
@@ -68,7 +68,7 @@ function StudentForm() {
 function TeacherForm() {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
-  const enter = useSignIn(paths.teacherSession);
+  const enter = useSignIn(endpoints.signInTeacher);
   return (
     <SignInForm enter={enter} body={{ name, password }}>
       <Field label="Name or address" value={name} onChange={setName} autoComplete="username" />

@@ -1,16 +1,25 @@
-import { paths, type SessionAnswer } from '@green-beam/contract';
+import { endpoints, type BodyOf, type SessionAnswer } from '@green-beam/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { call } from '../api';
+import { call, sendTo } from '../api';
 import { tellTabs } from './between';
 import { rememberSession } from './remembered';
 import { sessionKey } from './who';
 
+/** Nobody is signed in yet for whom it could be said to be made. */
+const enter = <E extends typeof endpoints.signInTeacher | typeof endpoints.signInStudent>(
+  endpoint: E,
+  body: BodyOf<E>,
+): Promise<SessionAnswer> => sendTo(endpoint, body, null);
+
 /** Signs in, and makes this browser the home of who did. */
-export function useSignIn(path: string, onEntered?: () => void) {
+export function useSignIn<E extends typeof endpoints.signInTeacher | typeof endpoints.signInStudent>(
+  endpoint: E,
+  onEntered?: () => void,
+) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async (body: Readonly<Record<string, string | boolean>>) => {
-      const answer = await call<SessionAnswer>('POST', path, body, null);
+    mutationFn: async (body: BodyOf<E>) => {
+      const answer = await enter(endpoint, body);
       await rememberSession(answer);
       return answer;
     },
@@ -26,7 +35,7 @@ export function useSignIn(path: string, onEntered?: () => void) {
 export function useSignOut(personId: string, everywhere = false) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: () => call('DELETE', everywhere ? paths.everySession : paths.session),
+    mutationFn: () => (everywhere ? call(endpoints.signOutEverywhere) : call(endpoints.signOut)),
     onSuccess: () => {
       queries.setQueryData<SessionAnswer>(sessionKey, { who: null });
       tellTabs({ left: personId });

@@ -1,4 +1,4 @@
-import { paths, type SessionAnswer, type Who } from '@green-beam/contract';
+import { endpoints, type SessionAnswer, type Who } from '@green-beam/contract';
 import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { call, NoConnection } from '../api';
@@ -18,7 +18,7 @@ export const useSession = () =>
 
 async function askSession(queries: QueryClient): Promise<Session> {
   try {
-    const answer = await call<SessionAnswer>('GET', paths.session);
+    const answer = await call(endpoints.session);
     await rememberSession(answer);
     return answer;
   } catch (error) {

@@ -1,4 +1,4 @@
-import { paths, type Who } from '@green-beam/contract';
+import { endpoints, type Who } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useLayoutEffect, useState, type FormEvent } from 'react';
 import { sentenceFor } from '../api';
@@ -16,7 +16,7 @@ export function SessionEnded({ of, onLeave }: { readonly of: Who; readonly onLea
   const outbox = useOutbox();
   const queries = useQueryClient();
   const student = of.role === 'student';
-  const enter = useSignIn(student ? paths.studentSession : paths.teacherSession, () => {
+  const enter = useSignIn(student ? endpoints.signInStudent : endpoints.signInTeacher, () => {
     // What was locked when the session ended is there again.
     void outbox.refresh().then(() => outbox.again());
     void queries.invalidateQueries();

@@ -1,4 +1,5 @@
 import type { BoardAnswer } from '@green-beam/contract';
+import { endpoints } from '@green-beam/contract';
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import { act } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -292,7 +293,10 @@ describe('a session', () => {
 
   it('that is somebody else’s now puts the page aside', async () => {
     let who: object = student;
-    const { user, sent } = start({ 'GET /api/session': () => ({ who }), 'GET /api/x': {} });
+    const { user, sent } = start({
+      'GET /api/session': () => ({ who }),
+      'GET /api/balance': { state: 'none' },
+    });
     await screen.findByText('today');
     who = { ...student, id: 'bo', name: 'Bo Aasen' };
     act(() => Stream.latest().say({ changed: 'session' }));
@@ -302,8 +306,8 @@ describe('a session', () => {
     expect(screen.queryByText('today')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Go on as Bo Aasen' }));
     expect(await screen.findByRole('link', { name: /^Bo Aasen/ })).toBeVisible();
-    await call('GET', '/api/x');
-    expect(sent('GET /api/x')[0]?.person).toBe('bo');
+    await call(endpoints.feed);
+    expect(sent('GET /api/balance')[0]?.person).toBe('bo');
   });
 
   it('begins with a password of one’s own where the printed one is used', async () => {

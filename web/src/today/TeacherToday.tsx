@@ -1,4 +1,4 @@
-import { paths, type BoardAnswer, type ClassName } from '@green-beam/contract';
+import { endpoints, type BoardAnswer, type ClassName } from '@green-beam/contract';
 import { presets } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState, type FormEvent } from 'react';
@@ -88,7 +88,7 @@ function AddClass() {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const add = useMutation({
-    mutationFn: () => call<ClassName>('POST', paths.classes, { name, preset }),
+    mutationFn: () => call(endpoints.newClass, { body: { name, preset } }),
     onSuccess: async (made) => {
       await queries.invalidateQueries({ queryKey: sessionKey });
       await navigate(`/class/${made.id}/roster`);

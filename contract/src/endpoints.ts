@@ -1,0 +1,152 @@
+import type { Conventions } from '@green-beam/core';
+import type {
+  ArrivedEntries,
+  AttemptAnswer,
+  BenchAnswer,
+  BoardAnswer,
+  CalculationAnswer,
+  ClassName,
+  ConventionsAnswer,
+  DrillAnswer,
+  DrillAttemptAnswer,
+  DrillsAnswer,
+  EntriesAnswer,
+  FeedAnswer,
+  HouseRulesAnswer,
+  InvestigationsAnswer,
+  LogbookAnswer,
+  LogbooksAnswer,
+  SchoolsAnswer,
+  SessionAnswer,
+  SettingAnswer,
+  ShowAnswer,
+  SlipsAnswer,
+  StaffShowAnswer,
+  TakenReading,
+  WhichAnswer,
+  WordsAnswer,
+} from './answers';
+import type {
+  AskedWords,
+  InvestigationChange,
+  NewAttempt,
+  NewCalculation,
+  NewClass,
+  NewDrill,
+  NewDrillAttempt,
+  NewEntry,
+  NewHouseRules,
+  NewInvestigation,
+  NewPassword,
+  NewSetting,
+  NewShow,
+  NewSlips,
+  NewStationShow,
+  NewStudents,
+  StudentChange,
+  StudentSignIn,
+  TakeShow,
+  TeacherSignIn,
+  WhichInstrument,
+} from './requests';
+import { paths } from './paths';
+
+export type Method = 'get' | 'post' | 'put' | 'delete';
+
+/** One row types both ends of the wire: where it goes, what goes there, and what comes back. */
+export interface Endpoint<Path extends string = string, Body = unknown, Answer = unknown> {
+  readonly method: Method;
+  readonly path: Path;
+  /** Never there: it carries the types alone. */
+  readonly types?: (body: Body) => Answer;
+}
+
+type Any = Endpoint<string, never>;
+export type BodyOf<E extends Any> = E extends Endpoint<string, infer Body> ? Body : never;
+export type AnswerOf<E extends Any> = E extends Endpoint<string, never, infer Answer> ? Answer : never;
+export type PathOf<E extends Any> = E extends Endpoint<infer Path, never> ? Path : never;
+
+/** The names in an address: `classId` of `/api/classes/:classId/board`. */
+export type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
+  ? Name | NamesIn<Rest>
+  : Path extends `${string}:${infer Name}`
+    ? Name
+    : never;
+
+/** On a shared device unless it says otherwise. */
+type Signing<In extends { readonly ownDevice: boolean }> = Omit<In, 'ownDevice'> &
+  Partial<Pick<In, 'ownDevice'>>;
+
+/** No body. */
+type Nothing = undefined;
+/** Done, and nothing to say. */
+type Done = object | void;
+
+const row =
+  (method: Method) =>
+  <Body, Answer>() =>
+  <const Path extends string>(path: Path): Endpoint<Path, Body, Answer> => ({ method, path });
+const get = row('get');
+const post = row('post');
+const put = row('put');
+const remove = row('delete');
+
+/** Every endpoint of the API. */
+export const endpoints = {
+  session: get<Nothing, SessionAnswer>()(paths.session),
+  signInTeacher: post<Signing<TeacherSignIn>, SessionAnswer>()(paths.teacherSession),
+  signInStudent: post<Signing<StudentSignIn>, SessionAnswer>()(paths.studentSession),
+  changePassword: post<NewPassword, SessionAnswer>()(paths.password),
+  signOut: remove<Nothing, SessionAnswer>()(paths.session),
+  signOutEverywhere: remove<Nothing, SessionAnswer>()(paths.everySession),
+  events: get<Nothing, void>()(paths.events),
+
+  bench: get<Nothing, BenchAnswer>()(paths.bench),
+  newSetting: post<NewSetting, SettingAnswer>()(paths.settings),
+  setting: get<Nothing, SettingAnswer>()(paths.setting),
+  attempt: post<NewAttempt, AttemptAnswer>()(paths.attempts),
+  words: post<AskedWords, WordsAnswer>()(paths.words),
+  presets: get<Nothing, SchoolsAnswer>()(paths.schools),
+  which: post<WhichInstrument, WhichAnswer>()(paths.which),
+  feed: get<Nothing, FeedAnswer>()(paths.feed),
+  takeFeed: post<object, TakenReading>()(paths.takeFeed),
+
+  show: get<Nothing, ShowAnswer>()(paths.show),
+  takeShow: post<TakeShow, SettingAnswer>()(paths.takeShow),
+  classShow: get<Nothing, StaffShowAnswer>()(paths.classShow),
+  newShow: post<NewShow, StaffShowAnswer>()(paths.classShow),
+  newStation: post<NewStationShow, StaffShowAnswer>()(paths.classStation),
+  endShow: remove<Nothing, Done>()(paths.classShow),
+
+  conventions: get<Nothing, ConventionsAnswer>()(paths.conventions),
+  drills: get<Nothing, DrillsAnswer>()(paths.drills),
+  newDrillItem: post<NewDrill, DrillAnswer>()(paths.drillItems),
+  drillItem: get<Nothing, DrillAnswer>()(paths.drillItem),
+  drillAttempt: post<NewDrillAttempt, DrillAttemptAnswer>()(paths.drillAttempts),
+  keepCalculation: post<NewCalculation, CalculationAnswer>()(paths.calculations),
+
+  logbooks: get<Nothing, LogbooksAnswer>()(paths.logbooks),
+  openLogbook: post<object, { readonly logbookId: string }>()(paths.openLogbook),
+  logbook: get<Nothing, LogbookAnswer>()(paths.logbook),
+  newEntry: post<NewEntry, ArrivedEntries>()(paths.entries),
+  entries: get<Nothing, EntriesAnswer>()(paths.entries),
+  newBlock: post<{ readonly id: string; readonly entries: readonly NewEntry[] }, ArrivedEntries>()(
+    paths.blocks,
+  ),
+  keepPhoto: put<Blob, Done>()(paths.photo),
+  photo: get<Nothing, void>()(paths.photo),
+  investigations: get<Nothing, InvestigationsAnswer>()(paths.investigations),
+  newInvestigation: post<NewInvestigation, { readonly id: string }>()(paths.investigations),
+  changeInvestigation: post<InvestigationChange, Done>()(paths.investigation),
+
+  newClass: post<NewClass, ClassName>()(paths.classes),
+  houseRules: get<Nothing, HouseRulesAnswer>()(paths.houseRules),
+  reviseHouseRules: post<Omit<NewHouseRules, 'rules'> & { readonly rules: Conventions }, HouseRulesAnswer>()(
+    paths.houseRules,
+  ),
+  board: get<Nothing, BoardAnswer>()(paths.board),
+  addStudents: post<NewStudents, SlipsAnswer>()(paths.students),
+  changeStudent: post<StudentChange, Done>()(paths.student),
+  removeStudent: remove<Nothing, Done>()(paths.student),
+  makeSlips: post<Partial<NewSlips>, SlipsAnswer>()(paths.slips),
+} as const;
