@@ -1,30 +1,55 @@
 import { describe, expect, it } from 'vitest';
 import { lookRules, secondLook, type AuditTable } from '../record/secondLook';
-import { checkRearranged, faultyTable, judgeMarks, lineTex, rearrangings } from '.';
+import { readyMade } from '../record/readyMade';
+import { checkRearranged, faultyTable, judgeMarks, lineTex, putIn, rearrangings, rearrangingsOf } from '.';
 
 describe('rearranging', () => {
+  const solve = (left: string, formula: string, wanted: string) =>
+    rearrangingsOf(left, formula).find((item) => item.wanted === wanted)!;
   it.each([
-    ['volume', 'm / ρ', 'right'],
-    ['volume', 'V = m/ρ', 'right'],
-    ['volume', '1 / (ρ / m)', 'right'],
-    ['volume', 'ρ / m', 'density-upside-down'],
-    ['volume', 'm × ρ', 'multiplied-for-divided'],
-    ['box-height', 'V / L / W', 'right'],
-    ['box-height', 'V / (W·L)', 'right'],
-    ['box-height', 'V / L × W', 'part-left-behind'],
-    ['cylinder-height', '4V'.replace('4V', '4 × V') + ' / (π × d^2)', 'right'],
-    ['cylinder-height', '4 × V / π / d / d', 'right'],
-    ['cylinder-height', '4 × V / (π × d)', 'square-lost'],
-    ['sheet-thickness', 'm / (ρ × L × W)', 'right'],
-    ['mass', 'ρ / V', 'divided-for-multiplied'],
-  ])('%s: %s is %s', (id, text, expected) => {
-    const verdict = checkRearranged(
-      rearrangings.find((item) => item.id === id)!,
-      text,
-    );
+    ['ρ', 'm / V', 'V', 'm / ρ', 'right'],
+    ['ρ', 'm / V', 'V', 'V = m/ρ', 'right'],
+    ['ρ', 'm / V', 'V', '1 / (ρ / m)', 'right'],
+    ['ρ', 'm / V', 'V', 'ρ / m', 'upside-down'],
+    ['ρ', 'm / V', 'V', 'm × ρ', 'multiplied-for-divided'],
+    ['ρ', 'm / V', 'm', 'ρ / V', 'divided-for-multiplied'],
+    ['V', 'L × W × h', 'h', 'V / L / W', 'right'],
+    ['V', 'L × W × h', 'h', 'V / (W·L)', 'right'],
+    ['V', 'L × W × h', 'L', 'V / W', 'part-left-behind'],
+    ['V', 'π × d^2 × h / 4 exact', 'h', '4 × V / (π × d^2)', 'right'],
+    ['V', 'π × d^2 × h / 4 exact', 'h', '4 × V / π / d / d', 'right'],
+    ['V', 'π × d^2 × h / 4 exact', 'd', 'sqrt(4 × V / (π × h))', 'right'],
+    ['V', 'π × d^2 × h / 4 exact', 'd', '4 × V / (π × h)', 'square-lost'],
+    ['V', 'π × d^2 × h / 4 exact', 'd', '2 × V / (π × h)', 'root-for-half'],
+    ['ρ', 'm / (L × W × h)', 'h', 'm / (ρ × L × W)', 'right'],
+    ['V', 'V₂ − V₁', 'V₂', 'V + V₁', 'right'],
+    ['V', 'V₂ − V₁', 'V₂', 'V − V₁', 'sign-not-turned'],
+    ['V', 'V₂ − V₁', 'V₁', 'V₂ − V', 'right'],
+    ['V', 'V₂ − V₁', 'V₁', 'V − V₂', 'difference-reversed'],
+  ])('%s = %s for %s: %s is %s', (left, formula, wanted, text, expected) => {
+    const verdict = checkRearranged(solve(left, formula, wanted), text);
     expect(
       verdict.outcome === 'wrong' ? verdict.causes.map(({ code }) => code) : [verdict.outcome],
     ).toContain(expected);
+  });
+
+  it('puts one formula into another', () => {
+    expect(putIn('m / V', 'V', 'L × W × h')).toBe('m / (L × W × h)');
+    expect(putIn('a − b', 'b', 'c + d')).toBe('a − (c + d)');
+    expect(putIn('a^2', 'a', 'b × c')).toBe('(b × c)^2');
+  });
+
+  it('solves every formula of every ready-made investigation for every letter that stands there once', () => {
+    let solved = 0;
+    for (const { tables } of readyMade)
+      for (const { columns } of tables)
+        for (const column of columns)
+          if (column.kind === 'derived')
+            for (const item of rearrangingsOf(column.key, column.formula)) {
+              solved += 1;
+              expect([item.id, checkRearranged(item, item.answer)]).toEqual([item.id, { outcome: 'right' }]);
+            }
+    expect(solved).toBeGreaterThan(20);
   });
 
   it('says what it cannot read, and where', () => {

@@ -9,4 +9,5 @@ export * from './policy';
 export * from './functions';
 export * from './evaluate';
 export * from './convert';
+export * from './writeExpression';
 export * from './tex';

@@ -1,13 +1,19 @@
 import {
   checkRearranged,
   lineTex,
+  readyMade,
   rearrangings,
+  rearrangingsIn,
   type Rearranging,
   type RearrangingVerdict,
 } from '@green-beam/core';
-import { lazy, Suspense, useState, type FormEvent } from 'react';
+import { lazy, Suspense, useMemo, useState, type FormEvent } from 'react';
+import { useLogbook } from '../logbook/book';
+import { useLogbooks } from '../logbook/LogbookIndex';
 import { useDraft } from '../outbox/useDraft';
+import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
+import { ChoiceField } from '../ui/fields';
 import { FiguresPage } from './Figures';
 
 const Tex = lazy(() => import('../ui/Tex'));
@@ -15,10 +21,36 @@ const Tex = lazy(() => import('../ui/Tex'));
 /** Formulas to be solved for one of their letters: asked, checked, shown step by step. */
 export function Rearrange() {
   const [at, setAt] = useState(0);
-  const item = rearrangings[at % rearrangings.length];
+  const [source, setSource] = useState('');
+  const { role } = useWho();
+  const books = useLogbooks(role === 'student').data?.logbooks ?? [];
+  const own = books.filter(({ logbookId }) => logbookId !== null && logbookId === source)[0];
+  const opened = useLogbook(own?.logbookId ?? '', own !== undefined).data;
+  const items = useMemo(() => {
+    const investigation = opened?.investigation ?? readyMade.find(({ title }) => title === source);
+    const found = investigation ? rearrangingsIn(investigation) : [];
+    return found.length > 0 ? found : rearrangings;
+  }, [opened, source]);
+  const item = items[at % items.length];
   if (!item) return null;
   return (
     <FiguresPage title="Rearrange" aside="Solve a formula before you put numbers in.">
+      <ChoiceField
+        label="Formulas of"
+        className="mb-5 w-80 max-w-full"
+        value={source}
+        choices={[
+          ['', 'density and volume'],
+          ...books.flatMap(({ logbookId, title }) =>
+            logbookId === null ? [] : [[logbookId, `${title} (your logbook)`] as const],
+          ),
+          ...readyMade.map(({ title }) => [title, title] as const),
+        ]}
+        onChange={(next) => {
+          setSource(next);
+          setAt(0);
+        }}
+      />
       <OneFormula key={item.id} item={item} onNext={() => setAt(at + 1)} />
     </FiguresPage>
   );

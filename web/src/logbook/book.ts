@@ -19,8 +19,9 @@ import type { Parcel } from '../browser/parcel';
 import { useWho } from '../session/who';
 import { keyOf, type KeptLogbook } from '../answers/logbook';
 
-export const useLogbook = (id: string) =>
+export const useLogbook = (id: string, enabled = true) =>
   useQuery({
+    enabled,
     queryKey: keyOf(id),
     queryFn: (): Promise<KeptLogbook> => call(endpoints.logbook, { params: { logbookId: id } }),
   });
