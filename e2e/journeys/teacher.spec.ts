@@ -13,7 +13,10 @@ test('a teacher signs in, sees a reading arrive with its cause, and opens the wo
   await type(page, page.getByLabel('Password'), 'level beam 9');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: '9 Tern' })).toContainText('At work today');
-  await press(page, page.getByRole('link', { name: 'Open the class' }));
+  await press(
+    page,
+    page.getByRole('region', { name: '9 Tern' }).getByRole('link', { name: 'Open the class' }),
+  );
   await expect(page.getByRole('heading', { name: '9 Tern, today' })).toBeVisible();
   await type(page, page.getByLabel('Find'), 'rhoswen');
   const row = page.getByRole('row', { name: /Rhoswen Kite/ });

@@ -7,6 +7,7 @@ import {
   presetNamed,
   type BalancePicture,
   type CaliperPicture,
+  type Conventions,
   type ElectronicBalancePicture,
   type MicrometerPicture,
   type CylinderPicture,
@@ -32,12 +33,12 @@ export async function settingShown(page: Page, act: () => Promise<void>): Promis
 }
 
 /** Reads a drawing as a careful student of the demo class would. */
-export function readRightly(picture: Picture): string {
-  return expectReading(
-    instrumentOf(picture.kind),
-    settings[picture.kind]?.(picture) ?? picture,
-    presetNamed('Chemistry bench'),
-  ).text;
+export function readRightly(
+  picture: Picture,
+  conventions: Conventions = presetNamed('Chemistry bench'),
+): string {
+  return expectReading(instrumentOf(picture.kind), settings[picture.kind]?.(picture) ?? picture, conventions)
+    .text;
 }
 
 /** The setting that a drawing shows, handled well: what is right to write. */

@@ -59,6 +59,7 @@ describe('rearranging', () => {
 
   it('accepts its own answers, tells its own mistakes, and can be set', () => {
     for (const item of rearrangings) {
+      expect(item.mistakes.length).toBeGreaterThan(0);
       expect(checkRearranged(item, item.answer)).toEqual({ outcome: 'right' });
       for (const { code, expression } of item.mistakes)
         expect(checkRearranged(item, expression)).toMatchObject({

@@ -31,6 +31,8 @@ export interface Rearranging {
   readonly mistakes: readonly (Cause & { readonly expression: string })[];
 }
 
+const plainly = { rounding: 'half-away', roundWhen: 'end' } as const;
+
 type Operation = Extract<Expression, { kind: 'operation' }>;
 
 const operation = (operator: Operator, left: Expression, right: Expression): Expression => ({
@@ -166,8 +168,9 @@ function differs(
 ): boolean {
   try {
     return !alike(item, expression, item.answer);
-  } catch {
-    return false;
+  } catch (error) {
+    if (error instanceof ExpressionProblem) return false;
+    throw error;
   }
 }
 
@@ -355,8 +358,6 @@ function alike(
   if (agree.length === 0 && problem) throw problem;
   return agree.every(Boolean);
 }
-
-const plainly = { rounding: 'half-away', roundWhen: 'end' } as const;
 
 /** A formula line as TeX. */
 export const lineTex = (line: string): string =>

@@ -6,6 +6,7 @@ export * from './inputs';
 export * from './combination';
 export * from './result';
 export * from './outcome';
+export * from './routes';
 export * from './working';
 export * from './advice';
 export * from './columnRule';

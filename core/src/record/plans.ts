@@ -19,16 +19,23 @@ import { finish, type Result, type TrialValue } from './result';
 import { valueIn } from './trials';
 import { inResultUnit, instrumentUncertainty, typeAOf } from './combination';
 
-export function resultOf(plan: ResultPlan, material: ModelInputs): Result {
-  switch (plan.kind) {
-    case 'mean':
-      return meanResult(plan, material);
-    case 'value':
-      return valueResult(plan, material);
-    case 'line':
-      return lineResult(plan, material);
-  }
-}
+type Reckoned<K extends ResultPlan['kind']> = (
+  plan: Extract<ResultPlan, { kind: K }>,
+  inputs: ModelInputs,
+) => Result;
+
+/** How each kind of result is reckoned; a new kind is a row. */
+const byKind: { readonly [K in ResultPlan['kind']]: Reckoned<K> } = {
+  mean: (plan, inputs) => meanResult(plan, inputs),
+  value: (plan, inputs) => valueResult(plan, inputs),
+  line: (plan, inputs) => lineResult(plan, inputs),
+};
+
+/** @throws Unfinished while something is missing; RangeError for what cannot be reckoned. */
+export const resultOf = <K extends ResultPlan['kind']>(
+  plan: Extract<ResultPlan, { kind: K }>,
+  inputs: ModelInputs,
+): Result => (byKind[plan.kind as K] as Reckoned<K>)(plan, inputs);
 
 function meanResult(plan: MeanPlan, material: ModelInputs): Result {
   const { investigation, conventions } = material;

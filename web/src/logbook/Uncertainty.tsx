@@ -1,5 +1,5 @@
 import {
-  agreement,
+  agreementOfRoutes,
   cancelledIn,
   improvements,
   combineTypeAandB,
@@ -208,31 +208,21 @@ const agreementWords = {
   disagree: 'do not agree',
 } as const;
 
-/** Results of one unit are held against each other: |Δ| over the combined uncertainty. */
+/** Results of one unit, held against one another. */
 function Agreement({ results }: { readonly results: readonly Result[] }) {
-  const [first, ...others] = results;
-  const alike = others.filter(
-    ({ plan, uncertainty }) => plan.unit === first?.plan.unit && uncertainty !== null,
-  );
-  if (!first || first.uncertainty === null || alike.length === 0) return null;
+  const routes = agreementOfRoutes(results);
+  if (routes.length === 0) return null;
   return (
     <section aria-label="Do the routes agree?">
       <h2 className="mb-1">Do the routes agree?</h2>
       <ul className="ml-5 list-disc">
-        {alike.map((other) => {
-          const { times, verdict } = agreement(
-            other.value.value.minus(first.value.value).toNumber(),
-            Math.hypot(first.uncertainty ?? 0, other.uncertainty ?? 0),
-          );
-          const surer = (first.uncertainty ?? 0) <= (other.uncertainty ?? 0) ? first : other;
-          return (
-            <li key={other.plan.key}>
-              {first.plan.name} and {other.plan.name.charAt(0).toLowerCase()}
-              {other.plan.name.slice(1)} {agreementWords[verdict]}: they differ by {times.toFixed(1)} times
-              their combined uncertainty. {surer.plan.name} is the more certain.
-            </li>
-          );
-        })}
+        {routes.map(({ first, other, times, verdict, surer }) => (
+          <li key={other.plan.key}>
+            {first.plan.name} and {other.plan.name.charAt(0).toLowerCase()}
+            {other.plan.name.slice(1)} {agreementWords[verdict]}: they differ by {times.toFixed(1)} times
+            their combined uncertainty. {surer.plan.name} is the more certain.
+          </li>
+        ))}
       </ul>
     </section>
   );
