@@ -111,7 +111,8 @@ function entry(person) {
   return state.client.ask(person, 'POST', `/api/logbooks/${person.logbookId}/entries`, {
     id: randomUUID(),
     trial: Math.min(200, trial),
-    column: ['mass', 'before', 'after'][person.trial % 3],
+    kind: 'reading',
+    of: ['mass', 'before', 'after'][person.trial % 3],
     text: (200 + Math.random() * 10).toFixed(1),
     replaces: null,
     reason: null,

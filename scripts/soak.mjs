@@ -138,7 +138,8 @@ async function untilAcknowledged(reader, logbook, sent, at) {
   const entry = {
     id: randomUUID(),
     trial: (at % 200) + 1,
-    column: ['mass', 'before', 'after'][Math.floor(at / 200) % 3],
+    kind: 'reading',
+    of: ['mass', 'before', 'after'][Math.floor(at / 200) % 3],
     text: (200 + (at % 97) / 10).toFixed(1),
     replaces: null,
     reason: null,

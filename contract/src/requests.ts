@@ -1,3 +1,4 @@
+import { formerSubject, subjectKinds } from '@green-beam/core';
 import { houseRules } from './houseRules';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 
@@ -127,16 +128,26 @@ export const studentChange = object({
   spoken: boolean().strict().required('Say whether the scale may be described.'),
 }).noUnknown();
 
+/** What waited since an earlier version of the pages says in its column what it is about. */
+function fromFormer(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || 'kind' in value || !('column' in value)) return value;
+  const { column, ...rest } = value;
+  return typeof column === 'string' ? { ...rest, ...formerSubject(column) } : value;
+}
+
 export const newEntry = object({
   id: clientId,
-  /** 0 for what belongs to the logbook as a whole. */
+  /** What it is about: with the trial (0 for what belongs to the logbook as a whole), and the column, table or question. */
+  kind: string().oneOf(subjectKinds, 'Say what the entry is about.').required('Say what the entry is about.'),
+  of: shortText('column', 60)
+    .defined('The column is missing.')
+    .test('named', 'The column is missing.', (of, { parent }) => of !== '' || parent?.kind === 'hand-in'),
   trial: number()
     .strict()
     .integer('A trial has a whole number.')
     .min(0, 'Trials count from 1.')
     .max(200, 'A logbook holds 200 trials.')
     .required('The trial is missing.'),
-  column: needed('column', 60),
   text: needed('text', 2000).test('written', 'Nothing is written yet.', (text) => text.trim() !== ''),
   /** The instrument that it was read on, where that is not the one of its column. */
   tag: shortText('tag', 40).nullable().default(null),
@@ -149,7 +160,9 @@ export const newEntry = object({
   /** The try on the bench that it is, if it was read there. */
   attemptId: clientId.nullable().default(null).notRequired(),
   writtenAt: string().strict().datetime('The time could not be read.').required('The time is missing.'),
-}).noUnknown();
+})
+  .transform(fromFormer)
+  .noUnknown();
 
 /** A full logbook at once: 200 trials of 12 columns. */
 export const largestBlock = 2400;

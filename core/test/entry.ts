@@ -1,13 +1,13 @@
-import type { Entry } from '../src/record/table';
+import { formerSubject, subjectFrom, type FlatSubject } from '../src/record/subject';
+import type { Entry, EntryHead } from '../src/record/table';
 import type { Investigation } from '../src/record/investigation';
 
 let made = 0;
 
-/** An entry as a reader might have written it; each has an id of its own. */
-export const entry = (trial: number, column: string, text: string, rest: Partial<Entry> = {}): Entry => ({
+/** An entry as a reader might have written it; each has an id of its own. `@remark fill` is a remark on a trial of a table. */
+export const entry = (trial: number, about: string, text: string, rest: Partial<EntryHead> = {}): Entry => ({
+  ...subjectFrom({ ...formerSubject(about), trial } as FlatSubject),
   id: `e${(made += 1)}`,
-  trial,
-  column,
   text,
   tag: '',
   reader: 'Ada Lind',

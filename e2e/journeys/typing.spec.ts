@@ -66,7 +66,9 @@ const textFor = (row: number, at: number): string =>
 async function stored(page: Page): Promise<string[]> {
   const path = new URL(page.url()).pathname.replace('/logbook/', '/api/logbooks/');
   const { entries } = await ask<EntriesAnswer>(page, 'GET', `${path}/entries`);
-  return entries.map(({ trial, column, text }) => `${trial} ${column} ${text}`).sort();
+  return entries
+    .map((entry) => (entry.kind === 'reading' ? `${entry.trial} ${entry.column} ${entry.text}` : entry.kind))
+    .sort();
 }
 const all = Array.from({ length: rows }, (_, row) =>
   columns.map(({ key }, at) => `${row + 1} ${key} ${textFor(row, at)}`),

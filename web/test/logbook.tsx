@@ -1,5 +1,12 @@
 import type { ArrivedEntries, LogbookAnswer, NewEntry, Who } from '@green-beam/contract';
-import { columnOf, presetNamed, type Entry, type Investigation } from '@green-beam/core';
+import {
+  columnOf,
+  presetNamed,
+  subjectFrom,
+  subjectKey,
+  type Entry,
+  type Investigation,
+} from '@green-beam/core';
 import { screen } from '@testing-library/react';
 import { History } from '../src/logbook/History';
 import { Logbook } from '../src/logbook/Logbook';
@@ -36,11 +43,10 @@ export async function openLogbook(
 ) {
   const stored = [...written];
   const keep = (body: NewEntry): Entry => {
-    const column = columnOf(investigation, body.column)?.column;
+    const column = body.kind === 'reading' ? columnOf(investigation, body.of)?.column : undefined;
     const own: Entry = {
+      ...subjectFrom(body),
       id: body.id,
-      trial: body.trial,
-      column: body.column,
       text: body.text,
       tag: body.tag ?? (column?.kind === 'measured' ? column.tag : ''),
       reader: who.name,
@@ -79,7 +85,7 @@ export async function openLogbook(
   });
   const view = open(routes, `/logbook/book${page && `/${page}`}`, who);
   await screen.findByRole('heading', { level: 1, name: investigation.title });
-  /** What the server holds, as `trial column text`. */
-  const lines = () => stored.map(({ trial, column, text }) => `${trial} ${column} ${text}`);
+  /** What the server holds, as `trial column text`, or `trial kind of text`. */
+  const lines = () => stored.map((entry) => `${subjectKey(entry).replace('/', ' ')} ${entry.text}`);
   return { ...view, ...server, stored, lines };
 }

@@ -40,7 +40,8 @@ Element.prototype.releasePointerCapture = () => undefined;
 Element.prototype.scrollIntoView = () => undefined;
 
 // A whole page in every message helps nobody.
-configure({ getElementError: (message) => new Error(message ?? 'not found') });
+// A machine that is busy elsewhere is no fault of the page.
+configure({ asyncUtilTimeout: 5_000, getElementError: (message) => new Error(message ?? 'not found') });
 
 afterEach(async () => {
   cleanup();

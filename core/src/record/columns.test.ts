@@ -36,6 +36,7 @@ const written = (columns: readonly Column[], ...rows: readonly (readonly (string
         : [
             {
               id: `${trial}/${at}`,
+              kind: 'reading' as const,
               trial: trial + 1,
               column: columns[at]!.key,
               text,

@@ -1,9 +1,10 @@
 import { percentError } from '../density/percentError';
 import { Decimal, measured, parseNumber } from '../figures';
 import { close, decimals } from './auditTable';
-import { besides, type Investigation } from './investigation';
+import { type Investigation } from './investigation';
 import type { Found, LogbookRule } from './logbookLook';
-import { cellKey, type Cell } from './table';
+import { subjectKey } from './subject';
+import { type Cell } from './table';
 
 /** What a second look finds about how fine a reading is, and how rounded a number was when it was used. */
 export const digitRules: readonly LogbookRule[] = [
@@ -41,6 +42,6 @@ export const digitRules: readonly LogbookRule[] = [
 /** The percentages that stand in written answers, without their signs. */
 const percentsIn = ({ questions }: Investigation, cells: ReadonlyMap<string, Cell>): string[] =>
   questions.flatMap(({ key }) => {
-    const answer = cells.get(cellKey(0, besides.answer(key)))?.current.text ?? '';
+    const answer = cells.get(subjectKey({ kind: 'answer', question: key }))?.current.text ?? '';
     return [...answer.matchAll(/(\d+(?:[.,]\d+)?)\s*%/g)].map(([, text = '']) => text.replace(',', '.'));
   });

@@ -40,6 +40,7 @@ const readings: readonly Entry[] = [
 ].flatMap((row, trial) =>
   row.map((text, at) => ({
     id: `${trial}/${at}`,
+    kind: 'reading' as const,
     trial: trial + 1,
     column: ['mass', 'before', 'after'][at]!,
     text,

@@ -1,10 +1,11 @@
 import { csvFormatRows, csvParseRows, tsvParseRows } from 'd3-dsv';
 import type { Conventions } from '../conventions';
 import { adviseOn } from './advice';
-import { besides, unitOf, type Column, type Investigation, type Table } from './investigation';
+import { unitOf, type Column, type Investigation, type Table } from './investigation';
 import type { Outcome } from './outcome';
 import { forSpreadsheet, fromSpreadsheet } from './spreadsheet';
-import { cellKey, type Cell, type Entry } from './table';
+import { cellKey, subjectKey } from './subject';
+import { type Cell, type Entry } from './table';
 
 /**
  * A table as CSV: a row of headings, a row of units, then a row for each trial; texts as they were written, derived values as
@@ -26,7 +27,7 @@ export function csvOf(table: Table, cells: ReadonlyMap<string, Cell>, outcome: O
       ...table.columns.map((column) => text(trial, column)),
       standing,
       reason ?? '',
-      cells.get(cellKey(trial, besides.remark(table.key)))?.current.text ?? '',
+      cells.get(subjectKey({ kind: 'remark', trial, table: table.key }))?.current.text ?? '',
     ]),
   ];
   return csvFormatRows(rows.map((row) => row.map(forSpreadsheet)));

@@ -80,7 +80,9 @@ function finerMakes(investigation: Investigation, cells: ReadonlyMap<string, Cel
   const largest = Math.max(
     0,
     ...[...cells.values()].flatMap(({ current }) =>
-      keys.has(current.column) ? [Number(current.text.replace(',', '.')) || 0] : [],
+      current.kind === 'reading' && keys.has(current.column)
+        ? [Number(current.text.replace(',', '.')) || 0]
+        : [],
     ),
   );
   return models.filter(

@@ -1,4 +1,5 @@
 export * from './investigation';
+export * from './subject';
 export * from './table';
 export * from './formula';
 export * from './trials';

@@ -170,18 +170,3 @@ export const unitOf = (column: Column): string => (column.kind === 'clock' ? 'mi
 
 /** Trials of one logbook at most, in each table. */
 export const mostTrials = 200;
-
-/** What is written of a trial or a logbook besides its cells: the column of such an entry. */
-export const besides = {
-  /** `abandoned`, `excluded` or `counts`, each with its reason; of a trial of a table. */
-  standing: (table: string): string => `@standing ${table}`,
-  remark: (table: string): string => `@remark ${table}`,
-  photo: (table: string): string => `@photo ${table}`,
-  /** Abandoned runs of the drop counter stay here. */
-  run: (table: string): string => `@run ${table}`,
-  /** The mean of a column that a student works. */
-  mean: (column: string): string => `@mean ${column}`,
-  handIn: '@hand-in',
-  answer: (key: string): string => `@answer ${key}`,
-  prediction: (key: string): string => `@prediction ${key}`,
-} as const;

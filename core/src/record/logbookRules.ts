@@ -1,9 +1,9 @@
 import type { WorkedVerdict } from '../answer';
 import { parseNumber } from '../figures';
 import { digitRules } from './digitRules';
-import { besides, columnOf } from './investigation';
+import { columnOf } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
-import { cellKey } from './table';
+import { cellKey, subjectKey } from './subject';
 import { besideOf, checkMean, checkWorked } from './worked';
 
 /** Everything a second look looks for in a whole logbook; a new rule is a row. */
@@ -121,7 +121,7 @@ export const logbookRules: readonly LogbookRule[] = [
     find: ({ investigation, cells, outcome, conventions }) =>
       investigation.tables.flatMap((table) =>
         table.columns.flatMap((column): Found[] => {
-          const text = cells.get(cellKey(0, besides.mean(column.key)))?.current.text;
+          const text = cells.get(subjectKey({ kind: 'mean', column: column.key }))?.current.text;
           if (column.kind !== 'derived' || text === undefined) return [];
           const trials = outcome.trials[table.key] ?? [];
           const sentence = whatIsWrong(
@@ -138,8 +138,7 @@ export const logbookRules: readonly LogbookRule[] = [
     code: 'contradicts-floating',
     find: ({ cells, outcome, investigation }) => {
       // Only where a student has said whether it floats.
-      const said = [...cells.values()].find(({ current }) => current.column === besides.answer('float'))
-        ?.current.text;
+      const said = cells.get(subjectKey({ kind: 'answer', question: 'float' }))?.current.text;
       const floats =
         said === undefined
           ? null

@@ -76,6 +76,7 @@ function inLogbook(instrument: Instrument, model: Make, conventions: Conventions
   const cells = tableOf([
     {
       id: '1',
+      kind: 'reading' as const,
       trial: 1,
       column: 'a',
       text,

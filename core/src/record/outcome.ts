@@ -46,7 +46,7 @@ export class OutcomeEvaluator {
     for (const table of investigation.tables) {
       const keys = new Set(table.columns.map(({ key }) => key));
       const numbers = [...cells.values()].flatMap(({ current }) =>
-        keys.has(current.column) ? current.trial : [],
+        current.kind === 'reading' && keys.has(current.column) ? current.trial : [],
       );
       const rows = this.#trials.trialsOf(
         table,

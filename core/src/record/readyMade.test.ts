@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { presetNamed, presets } from '../conventions';
 import { checkInvestigation } from './checkInvestigation';
-import { besides, type Investigation } from './investigation';
+import { type Investigation } from './investigation';
 import { secondLookAt } from './look';
 import { improvements } from './improve';
 import { likelyCauses } from './causes';
@@ -182,7 +182,7 @@ describe('a second look at a logbook', () => {
     ['wrong-direction', 1, 'after', '49.0'],
   ])('finds %s', (code, trial, column, text) => {
     const entries = clean.map((own) =>
-      own.trial === trial && own.column === column ? { ...own, text } : own,
+      own.kind === 'reading' && own.trial === trial && own.column === column ? { ...own, text } : own,
     );
     expect(look(boltPin, entries).map(([found]) => found)).toContain(code);
   });
@@ -243,9 +243,7 @@ describe('a second look at a logbook', () => {
       entry(4, '@standing ring', 'excluded', { reason: 'a bubble' }),
     ];
     const table = shackleRing.tables[0]!.key;
-    const excluded = readings.map((own) =>
-      own.column.startsWith('@standing') ? { ...own, column: besides.standing(table) } : own,
-    );
+    const excluded = readings.map((own) => (own.kind === 'standing' ? { ...own, table } : own));
     const { means, trials } = outcome(shackleRing, excluded);
     const column = shackleRing.tables[0]!.columns.find(({ key }) => key === 'rho')!;
     const check = (text: string) =>
@@ -260,17 +258,17 @@ describe('a second look at a logbook', () => {
       expect(check(text)).toMatchObject({ outcome: 'wrong', causes: [{ code }] });
     expect(check('6.2')).toMatchObject({ outcome: 'wrong', causes: [] });
     expect(check('seven')).toMatchObject({ outcome: 'unreadable' });
-    expect(look(shackleRing, [...excluded, entry(0, besides.mean('rho'), '7.5')])).toEqual([
+    expect(look(shackleRing, [...excluded, entry(0, '@mean rho', '7.5')])).toEqual([
       ['mean-contradicted', 'mean', 'rho'],
     ]);
-    expect(look(shackleRing, [...excluded, entry(0, besides.mean('rho'), '7.9')])).toEqual([]);
+    expect(look(shackleRing, [...excluded, entry(0, '@mean rho', '7.9')])).toEqual([]);
   });
 
   it('holds a density against what floated', () => {
     const entries = [
       ...rows(lampOil, 'empty', '61.20'),
       ...rows(lampOil, 'V M', '20.0 77.20', '40.0 93.20', '60.0 109.20'),
-      entry(0, besides.answer('float'), 'No, it sinks.'),
+      entry(0, '@answer float', 'No, it sinks.'),
     ];
     expect(look(lampOil, entries).map(([code]) => code)).toContain('contradicts-floating');
   });
@@ -292,7 +290,7 @@ describe('a second look at how fine and how rounded', () => {
   it('finds a percent error that was taken from the rounded result, and lets the unrounded stand', () => {
     const clean = rows(boltPin, 'mass before after', '214.6 50.0 74.5', '214.5 48.0 72.4', '214.7 51.0 75.5');
     const told = (answer: string) => {
-      const entries = [...clean, entry(0, besides.answer('alloy'), answer)];
+      const entries = [...clean, entry(0, '@answer alloy', answer)];
       return secondLookAt(boltPin, tableOf(entries), outcome(boltPin, entries), bench).map(
         ({ code, sentence }) => `${code}: ${sentence}`,
       );

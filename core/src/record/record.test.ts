@@ -2,10 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { entry as written } from '../../test/entry';
 import { presetNamed, revise } from '../conventions';
 import { adviseOn } from './advice';
-import { besides, type Column, type Investigation } from './investigation';
+import { type Column, type Investigation } from './investigation';
 import { outcomeOf, OutcomeEvaluator } from './outcome';
 import { boltPin } from './readyMade';
-import { cellKey, initials, tableOf, type Entry } from './table';
+import { cellKey } from './subject';
+import { initials, tableOf, type Entry } from './table';
 import { resultWorking } from './working';
 
 const column = (key: string, heading: string, unit: string, tag: string): Column => ({
@@ -214,7 +215,7 @@ describe('outcomeOf', () => {
   });
 
   it('leaves an abandoned or excluded trial out, with its reason', () => {
-    const entries = [...three, entry(2, besides.standing('pin'), 'excluded', { reason: 'splashed' })];
+    const entries = [...three, entry(2, '@standing pin', 'excluded', { reason: 'splashed' })];
     const { trials, trialsWanted } = of(entries);
     expect(trials['pin']?.[1]).toMatchObject({ standing: 'excluded', reason: 'splashed' });
     expect(trialsWanted).toBe(1);
@@ -233,7 +234,7 @@ describe('outcomeOf', () => {
   it('gives the same again for what only a remark was added to, and another for a corrected reading', () => {
     const reckoner = new OutcomeEvaluator(investigation, bench);
     const first = reckoner.outcomeOf(tableOf(three));
-    const remark = entry(2, besides.remark('pin'), 'A bubble clung to it.');
+    const remark = entry(2, '@remark pin', 'A bubble clung to it.');
     expect(reckoner.outcomeOf(tableOf([...three, remark]))).toBe(first);
     const corrected = [...three, entry(2, 'mass', '85.00', { replaces: three[3]!.id, reason: 'misread' })];
     const second = reckoner.outcomeOf(tableOf(corrected));

@@ -1,11 +1,13 @@
+import { subjectKey, type Subject } from './subject';
+
 /** Where a written reading came from. */
 export type Origin = 'own' | 'partner' | 'teacher' | 'simulated' | 'balance';
 
-/** One written reading. Entries are only ever added; everything else is derived from them. */
-export interface Entry {
+/** Something that was written. Entries are only ever added; everything else is derived from them. */
+export type Entry = Subject & EntryHead;
+
+export interface EntryHead {
   readonly id: string;
-  readonly trial: number;
-  readonly column: string;
   readonly text: string;
   readonly tag: string;
   readonly reader: string;
@@ -29,8 +31,6 @@ export interface Cell {
   readonly collided: boolean;
 }
 
-export const cellKey = (trial: number, column: string): string => `${trial}/${column}`;
-
 /**
  * The table that a list of entries, in the order in which they arrived, amounts to. A later entry strikes the one
  * that stands. When its writer had not seen that one and wrote something else, both stay readable and the cell says that two wrote it.
@@ -38,7 +38,7 @@ export const cellKey = (trial: number, column: string): string => `${trial}/${co
 export function tableOf(entries: readonly Entry[]): ReadonlyMap<string, Cell> {
   const table = new Map<string, Cell>();
   for (const entry of entries) {
-    const key = cellKey(entry.trial, entry.column);
+    const key = subjectKey(entry);
     const before = table.get(key);
     // Two who wrote the same agree; nobody has to decide.
     const unseen =

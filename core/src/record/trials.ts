@@ -3,8 +3,9 @@ import { convert, evaluateTree, Decimal, writeTracked, type Quantity, type Evalu
 import { columnRule, type ColumnRule } from './columnRule';
 import { beforeSuffix, named, parsedFormula, quantityOf, sentenceOf } from './formula';
 import { namesIn } from '../figures';
-import { besides, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
-import { cellKey, type Cell } from './table';
+import { type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
+import { cellKey, subjectKey } from './subject';
+import { type Cell } from './table';
 
 export type Standing = 'counts' | 'abandoned' | 'excluded';
 
@@ -76,7 +77,9 @@ export class TrialEvaluator {
       .join();
     const trials: Trial[] = [];
     for (const number of numbers) {
-      const standing = standingOf(cells.get(cellKey(number, besides.standing(table.key))));
+      const standing = standingOf(
+        cells.get(subjectKey({ kind: 'standing', trial: number, table: table.key })),
+      );
       const before = reachesBack ? trials.findLast((trial) => trial.standing === 'counts') : undefined;
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),

@@ -13,7 +13,8 @@ import { parseProduct, sameDimension } from '../units';
 import { parsedFormula, quantityOf } from './formula';
 import { namesIn } from '../figures';
 import type { DerivedColumn, Table } from './investigation';
-import { cellKey, type Cell } from './table';
+import { cellKey } from './subject';
+import { type Cell } from './table';
 import { valuesOf, writtenMean, writtenValue, type Derived, type Trial } from './trials';
 
 /** What stands beside a worked value in its trial. */

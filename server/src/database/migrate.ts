@@ -5,6 +5,7 @@ import * as shows from './migrations/0002-shows';
 import * as drills from './migrations/0003-drills';
 import * as investigations from './migrations/0004-investigations';
 import * as whoseItIs from './migrations/0005-whose-it-is';
+import * as whatItIsAbout from './migrations/0006-what-it-is-about';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -13,6 +14,7 @@ const migrations = {
   '0003-drills': drills,
   '0004-investigations': investigations,
   '0005-whose-it-is': whoseItIs,
+  '0006-what-it-is-about': whatItIsAbout,
 } as const;
 
 /** The names of all migrations, in order. */

@@ -1,5 +1,4 @@
 import {
-  besides,
   boltPin,
   columnOf,
   evaporatingPan,
@@ -8,6 +7,7 @@ import {
   seeded,
   seedFrom,
   shackleRing,
+  type FlatSubject,
   type Random,
 } from '@green-beam/core';
 import type { Models } from '../database/models';
@@ -41,8 +41,9 @@ export async function makeLogbooks(models: Models, now: Date, within: Within): P
         {
           id: idFor(`entry ${group} ${line.trial} ${key} ${line.reason ?? ''}`),
           logbookId,
+          kind: 'reading',
           trial: line.trial,
-          column: key,
+          of: key,
           text: line.text,
           tag: tagOf(boltPin, key),
           readerId: studentId(reader),
@@ -71,23 +72,19 @@ export async function makeFirstBench(models: Models, now: Date, within: Within):
     ['M', '76.24', '89.61', '103.38', '115.02', '130.40', '139.02'],
   ] as const;
   await writeBook(models, 2, oil, now, within, [
-    { trial: 4, column: besides.standing('fill'), text: 'excluded', reason: 'oil ran down the outside' },
-    { trial: 4, column: besides.remark('fill'), text: 'Oil ran down the outside of the cylinder.' },
-    { trial: 0, column: besides.answer('float'), text: 'Yes, it floats, and 0.80 is less than 1.00.' },
+    { kind: 'standing', trial: 4, of: 'fill', text: 'excluded', reason: 'oil ran down the outside' },
+    { kind: 'remark', trial: 4, of: 'fill', text: 'Oil ran down the outside of the cylinder.' },
+    { kind: 'answer', trial: 0, of: 'float', text: 'Yes, it floats, and 0.80 is less than 1.00.' },
   ]);
   const pan = [
     ['t', '10:52', '11:02', '11:12', '11:22', '11:32', '11:42'],
     ['depth', '24.0', '23.6', '23.0', '22.7', '22.1', '21.8'],
     ['mass', '412.6', '408.3', '404.5', '400.1', '396.2', '392.0'],
   ] as const;
-  await writeBook(models, 3, pan, now, within, [
-    { trial: 0, column: besides.prediction('guess'), text: '200' },
-  ]);
+  await writeBook(models, 3, pan, now, within, [{ kind: 'prediction', trial: 0, of: 'guess', text: '200' }]);
 }
 
-interface Beside {
-  readonly trial: number;
-  readonly column: string;
+interface Beside extends FlatSubject {
   readonly text: string;
   readonly reason?: string;
 }
@@ -109,19 +106,20 @@ async function writeBook(
     within,
   );
   const lines: Beside[] = columns.flatMap(([column, ...texts]) =>
-    texts.map((text, at) => ({ trial: at + 1, column, text })),
+    texts.map((text, at) => ({ kind: 'reading' as const, trial: at + 1, of: column, text })),
   );
   const byTrial = [...lines].sort((a, b) => a.trial - b.trial);
-  for (const [at, { trial, column, text, reason }] of [...byTrial, ...beside].entries()) {
+  for (const [at, { kind, trial, of, text, reason }] of [...byTrial, ...beside].entries()) {
     const writtenAt = lessonTime(now, 1, 1500 + at * 45);
     await models.logbookEntries.create(
       {
-        id: idFor(`entry ${what.title} ${trial} ${column} ${text}`),
+        id: idFor(`entry ${what.title} ${trial} ${of} ${text}`),
         logbookId,
+        kind,
         trial,
-        column,
+        of,
         text,
-        tag: tagOf(what, column),
+        tag: tagOf(what, of),
         readerId: members[at % members.length] ?? members[0] ?? '',
         origin: 'own',
         replaces: null,

@@ -1,5 +1,5 @@
 import type { LogbookLine } from '@green-beam/contract';
-import { besides, OutcomeEvaluator, tableOf, type Conventions, type Entry } from '@green-beam/core';
+import { OutcomeEvaluator, tableOf, type Conventions, type Entry } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
@@ -54,7 +54,7 @@ class Fold {
     this.line = {
       completeTrials: outcome.complete,
       resultText: first?.state === 'reckoned' && outcome.trialsWanted === 0 ? first.result.text : null,
-      handedIn: this.#entries.some(({ column }) => column === besides.handIn),
+      handedIn: this.#entries.some(({ kind }) => kind === 'hand-in'),
     };
   }
 }
@@ -139,7 +139,7 @@ export class Books {
     const byBook = new Map<string, EntryRow[]>();
     if (after.length === 0) return byBook;
     const rows = await this.#database.sequelize.query<EntryRow & { logbookId: string }>(
-      `select e.id, e.seq, e.logbook_id as "logbookId", e.trial, e."column", e.text, e.tag, e.origin, e.replaces, e.reason,
+      `select e.id, e.seq, e.logbook_id as "logbookId", e.kind, e.trial, e."of", e.text, e.tag, e.origin, e.replaces, e.reason,
               e.written_at as "writtenAt", e.created_at as "createdAt", e.timed_by as "timedBy"
          from unnest($1::uuid[], $2::bigint[]) as a(book, after)
          join logbook_entries e on e.logbook_id = a.book and e.seq > a.after

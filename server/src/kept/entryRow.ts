@@ -1,12 +1,14 @@
-import type { Entry } from '@green-beam/core';
+import { subjectFrom, type Entry, type SubjectKind } from '@green-beam/core';
 
 /** An entry as a query gives it, with the name of its reader where that is wanted. */
 export interface EntryRow {
   readonly id: string;
   readonly seq: string;
   readonly prior?: string | null;
+  readonly kind: SubjectKind;
   readonly trial: number;
-  readonly column: string;
+  /** The column, the table or the question that it is of. */
+  readonly of: string;
   readonly text: string;
   readonly tag: string;
   readonly reader?: string;
@@ -19,9 +21,8 @@ export interface EntryRow {
 }
 
 export const asEntry = (row: EntryRow): Entry => ({
+  ...subjectFrom(row),
   id: row.id,
-  trial: row.trial,
-  column: row.column,
   text: row.text,
   tag: row.tag,
   reader: row.reader ?? '',
@@ -34,5 +35,5 @@ export const asEntry = (row: EntryRow): Entry => ({
 });
 
 /** What a query of entries asks for, of `logbook_entries e` joined with `people p`. */
-export const entryColumns = `e.id, e.seq, e.prior, e.trial, e."column", e.text, e.tag, p.name as reader, e.origin, e.replaces,
+export const entryColumns = `e.id, e.seq, e.prior, e.kind, e.trial, e."of", e.text, e.tag, p.name as reader, e.origin, e.replaces,
   e.reason, e.written_at as "writtenAt", e.created_at as "createdAt", e.timed_by as "timedBy"`;

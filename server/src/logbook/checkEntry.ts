@@ -1,5 +1,5 @@
 import { isId, type NewEntry } from '@green-beam/contract';
-import { besides, columnOf, parseNumber, type Investigation } from '@green-beam/core';
+import { columnOf, parseNumber, type Investigation } from '@green-beam/core';
 import type { AttemptRow, Database, LogbookEntryRow } from '../database/models';
 import { Problem } from '../http/problem';
 
@@ -7,7 +7,7 @@ const longestCell = 60;
 
 /** The rows that entries name: what they strike, their photographs, the tries that they were taken from. */
 export interface NamedByEntries {
-  readonly struck: ReadonlyMap<string, Pick<LogbookEntryRow, 'trial' | 'column'>>;
+  readonly struck: ReadonlyMap<string, Pick<LogbookEntryRow, 'kind' | 'trial' | 'of'>>;
   readonly photos: ReadonlySet<string>;
   readonly attempts: ReadonlyMap<string, AttemptRow>;
 }
@@ -19,13 +19,13 @@ export async function readWhatTheyName(
   entries: readonly NewEntry[],
 ): Promise<NamedByEntries> {
   const struckIds = entries.flatMap(({ replaces }) => replaces ?? []);
-  const photoIds = entries.flatMap(({ column, text }) => (isPhoto(column) && isId(text) ? [text] : []));
+  const photoIds = entries.flatMap(({ kind, text }) => (kind === 'photo' && isId(text) ? [text] : []));
   const attemptIds = entries.flatMap(({ attemptId }) => attemptId ?? []);
   const [struck, photos, attempts] = await Promise.all([
     struckIds.length === 0
       ? []
       : models.logbookEntries.findAll({
-          attributes: ['id', 'trial', 'column'],
+          attributes: ['id', 'kind', 'trial', 'of'],
           where: { logbookId, id: struckIds },
         }),
     photoIds.length === 0
@@ -35,68 +35,67 @@ export async function readWhatTheyName(
   ]);
   return {
     struck: new Map([
-      ...struck.map(({ id, trial, column }) => [id, { trial, column }] as const),
+      ...struck.map(({ id, kind, trial, of }) => [id, { kind, trial, of }] as const),
       // One may strike another of the same block.
-      ...entries.map(({ id, trial, column }) => [id, { trial, column }] as const),
+      ...entries.map(({ id, kind, trial, of }) => [id, { kind, trial, of }] as const),
     ]),
     photos: new Set(photos.map(({ id }) => id)),
     attempts: new Map(attempts.map((attempt) => [attempt.id, attempt])),
   };
 }
 
-const isPhoto = (column: string): boolean => column.startsWith(besides.photo(''));
-
 /** @throws Problem in words for an entry that cannot stand in this logbook */
 export function checkEntry(investigation: Investigation, entry: NewEntry, named: NamedByEntries): void {
-  const { column, trial, text, reason, supplied } = entry;
-  if (!(column.startsWith('@') ? isBesides(investigation, entry) : columnOf(investigation, column)))
-    throw new Problem('not-valid', `This logbook has no column “${column}”.`);
-  if (!column.startsWith('@')) {
-    if (trial < 1) throw new Problem('not-valid', 'Trials count from 1.');
-    if (text.length > longestCell)
-      throw new Problem('not-valid', `The reading is at most ${longestCell} characters long.`);
-  }
+  const { kind, of, trial, text, reason, supplied } = entry;
+  if (!standsIn[kind](investigation, of))
+    throw new Problem(
+      'not-valid',
+      `This logbook has ${kind === 'reading' ? `no column “${of}”` : 'no place for that'}.`,
+    );
+  if (ofTrial.has(kind) ? trial < 1 : trial !== 0)
+    throw new Problem('not-valid', ofTrial.has(kind) ? 'Trials count from 1.' : 'That belongs to no trial.');
+  if ((kind === 'reading' || kind === 'mean') && text.length > longestCell)
+    throw new Problem('not-valid', `The reading is at most ${longestCell} characters long.`);
+  if (kind === 'standing' && !['abandoned', 'excluded', 'counts'].includes(text))
+    throw new Problem('not-valid', 'A trial is abandoned, excluded, or it counts.');
   if (supplied && !investigation.supplied)
     throw new Problem('not-valid', 'In this investigation only numbers that you read yourselves may stand.');
-  if (column.startsWith(besides.standing('')) && !reason?.trim())
+  if (kind === 'standing' && !reason?.trim())
     throw new Problem('not-valid', 'Say why the trial does not count, or counts again.');
-  if (isPhoto(column) && !named.photos.has(text))
+  if (kind === 'photo' && !named.photos.has(text))
     throw new Problem('not-valid', 'That photograph is not in this logbook.');
   if (entry.replaces) checkCorrection(entry, named);
 }
 
-/** What may be written besides the cells. */
-function isBesides(
-  { questions, predictions, tables }: Investigation,
-  { column, trial, text }: NewEntry,
-): boolean {
-  const ofTrial = (of: (table: string) => string) => tables.some(({ key }) => of(key) === column);
-  if (ofTrial(besides.standing)) return trial > 0 && ['abandoned', 'excluded', 'counts'].includes(text);
-  if ([besides.remark, besides.photo, besides.run].some(ofTrial)) return trial > 0;
-  if (column === besides.handIn) return trial === 0;
-  if (column.startsWith(besides.mean('')))
-    return trial === 0 && text.length <= longestCell && workedMeans(tables).includes(column);
-  return (
-    trial === 0 &&
-    (questions.some(({ key }) => besides.answer(key) === column) ||
-      predictions.some(({ key }) => besides.prediction(key) === column))
-  );
-}
+type Kind = NewEntry['kind'];
 
-/** Whoever works a column works its mean too. */
-const workedMeans = (tables: Investigation['tables']): string[] =>
-  tables
-    .flatMap(({ columns }) => columns)
-    .flatMap((column) =>
-      column.kind === 'derived' && column.by === 'student' ? [besides.mean(column.key)] : [],
-    );
+const ofTrial: ReadonlySet<Kind> = new Set(['reading', 'standing', 'remark', 'photo', 'run']);
 
-function checkCorrection({ replaces, trial, column, reason }: NewEntry, { struck }: NamedByEntries): void {
+const hasTable = ({ tables }: Investigation, of: string): boolean => tables.some(({ key }) => key === of);
+
+/** Whether an investigation has the column, the table or the question that an entry is of. */
+const standsIn: Readonly<Record<Kind, (investigation: Investigation, of: string) => boolean>> = {
+  reading: (investigation, of) => columnOf(investigation, of) !== undefined,
+  standing: hasTable,
+  remark: hasTable,
+  photo: hasTable,
+  run: hasTable,
+  // Whoever works a column works its mean too.
+  mean: (investigation, of) => {
+    const column = columnOf(investigation, of)?.column;
+    return column?.kind === 'derived' && column.by === 'student';
+  },
+  answer: ({ questions }, of) => questions.some(({ key }) => key === of),
+  prediction: ({ predictions }, of) => predictions.some(({ key }) => key === of),
+  'hand-in': (_, of) => of === '',
+};
+
+function checkCorrection({ replaces, kind, trial, of, reason }: NewEntry, { struck }: NamedByEntries): void {
   // What is said about a trial, an answer or a remark may be replaced without a reason; a reading may not.
-  if (!column.startsWith('@') && !reason?.trim())
+  if (kind === 'reading' && !reason?.trim())
     throw new Problem('not-valid', 'A correction says why. Write the reason in a few words.');
   const before = struck.get(replaces ?? '');
-  if (before?.trial !== trial || before.column !== column)
+  if (before?.kind !== kind || before.trial !== trial || before.of !== of)
     throw new Problem('not-valid', 'The entry that this one corrects is not in this cell.');
 }
 

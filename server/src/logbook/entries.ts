@@ -68,12 +68,12 @@ async function store(
   const added = await database.sequelize.query<EntryRow>(
     `with e as (
        insert into logbook_entries
-         (id, logbook_id, trial, "column", text, tag, reader_id, origin, replaces, reason, written_at, timed_by,
+         (id, logbook_id, kind, trial, "of", text, tag, reader_id, origin, replaces, reason, written_at, timed_by,
           block_id, created_at)
-       select id, $1, trial, col, text, tag, $2, origin, replaces, reason, written_at, timed_by, $3, $4
+       select id, $1, kind, trial, about, text, tag, $2, origin, replaces, reason, written_at, timed_by, $3, $4
          from unnest($5::uuid[], $6::int[], $7::text[], $8::text[], $9::text[], $10::text[], $11::uuid[], $12::text[],
-                     $13::timestamptz[], $14::text[])
-           with ordinality as n(id, trial, col, text, tag, origin, replaces, reason, written_at, timed_by, place)
+                     $13::timestamptz[], $14::text[], $15::text[])
+           with ordinality as n(id, trial, about, text, tag, origin, replaces, reason, written_at, timed_by, kind, place)
         order by place
        on conflict (id) do nothing
        returning *
@@ -89,14 +89,17 @@ async function store(
         received,
         entries.map(({ id }) => id),
         entries.map(({ trial }) => trial),
-        entries.map(({ column }) => column),
+        entries.map(({ of }) => of),
         entries.map(({ text }) => text),
-        entries.map(({ tag, column }) => tag?.trim() || tagOf(investigation.body, column)),
+        entries.map(
+          ({ tag, kind, of }) => tag?.trim() || (kind === 'reading' ? tagOf(investigation.body, of) : ''),
+        ),
         entries.map((entry) => originOf(who, entry, named)),
         entries.map(({ replaces }) => replaces ?? null),
         entries.map(({ reason }) => reason?.trim() || null),
         times.map(({ at }) => at),
         times.map(({ by }) => by),
+        entries.map(({ kind }) => kind),
       ],
     },
   );
@@ -123,14 +126,15 @@ async function twins(
     { type: QueryTypes.SELECT, bind: [entries.map(({ id }) => id)], transaction },
   );
   const byId = new Map(rows.map((row) => [row.id, row]));
-  return entries.map(({ id, text, trial, column }) => {
+  return entries.map(({ id, text, kind, trial, of }) => {
     const kept = byId.get(id);
     const same =
       kept?.logbookId === logbookId &&
       kept.readerId === who.id &&
       kept.text === text &&
+      kept.kind === kind &&
       kept.trial === trial &&
-      kept.column === column;
+      kept.of === of;
     if (!kept || !same) throw new Problem('already-used');
     return asEntry(kept);
   });

@@ -5,6 +5,7 @@ import { arrive, catchUp, keyOf, type KeptLogbook } from './logbook';
 
 const entry = (id: string): Entry => ({
   id,
+  kind: 'reading',
   trial: 1,
   column: 'mass',
   text: id,

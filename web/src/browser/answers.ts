@@ -5,6 +5,8 @@ import { database } from './database';
 const worthKeeping = new Set(['logbook', 'logbooks', 'bench', 'setting', 'conventions', 'drills', 'drill']);
 const pauseMs = 2_000;
 const longestAgeMs = 14 * 86_400_000;
+/** Answers of another shape are let go: the server has them. */
+const shape = 2;
 
 /**
  * Keeps this person's answers of the server in the browser's database from now on: a little after they changed, and at once when
@@ -21,7 +23,7 @@ export function keepAnswers(queries: QueryClient, person: string): () => void {
       shouldDehydrateMutation: () => false,
     });
     const at = (await database()).transaction('answers', 'readwrite');
-    const done = at.store.put({ at: Date.now(), state }, person);
+    const done = at.store.put({ at: Date.now(), shape, state }, person);
     // Now, not when the page has time for it: it may be going.
     at.commit();
     await done;
@@ -46,7 +48,7 @@ export function keepAnswers(queries: QueryClient, person: string): () => void {
 export async function bringBackAnswers(queries: QueryClient, person: string): Promise<void> {
   try {
     const kept = await (await database()).get('answers', person);
-    if (kept && Date.now() - kept.at < longestAgeMs) hydrate(queries, kept.state);
+    if (kept?.shape === shape && Date.now() - kept.at < longestAgeMs) hydrate(queries, kept.state);
   } catch {
     // This browser keeps nothing.
   }

@@ -16,7 +16,10 @@ interface Kept extends DBSchema {
   /** What it is locked with, while that person's session lasts. */
   keys: { key: string; value: CryptoKey };
   /** Answers of the server, for a start without it. */
-  answers: { key: string; value: { readonly at: number; readonly state: DehydratedState } };
+  answers: {
+    key: string;
+    value: { readonly at: number; readonly shape?: number; readonly state: DehydratedState };
+  };
   /** Who was signed in last, for a start without the server. */
   session: { key: 'last'; value: { readonly answer: SessionAnswer; readonly until: number } };
 }

@@ -1,4 +1,4 @@
-import { columnOf, type Entry, type Investigation } from '@green-beam/core';
+import { columnOf, type Entry, type Investigation, type SubjectKind } from '@green-beam/core';
 import { useState } from 'react';
 import { dayAndTime } from '../ui/clock';
 import { useOpenBook } from './book';
@@ -71,19 +71,23 @@ function Arrival({ entry: { writtenAt, receivedAt, timedBy } }: { readonly entry
   return <span className="block font-sans text-soft">arrived {dayAndTime(receivedAt)}</span>;
 }
 
-const besideWords: Readonly<Record<string, string>> = {
-  '@standing': 'whether it counts',
-  '@remark': 'remark',
-  '@photo': 'photograph',
-  '@run': 'abandoned run',
-  '@hand-in': 'handed in',
-  '@answer': 'answer',
-  '@prediction': 'prediction',
-  '@mean': 'mean',
+const subjectWords: Readonly<Record<Exclude<SubjectKind, 'reading'>, string>> = {
+  standing: 'whether it counts',
+  remark: 'remark',
+  photo: 'photograph',
+  run: 'abandoned run',
+  'hand-in': 'handed in',
+  answer: 'answer',
+  prediction: 'prediction',
+  mean: 'mean',
 };
 
-function whatOf({ trial, column }: Entry, investigation: Investigation): string {
+function whatOf(entry: Entry, investigation: Investigation): string {
   const heading =
-    columnOf(investigation, column)?.column.heading ?? besideWords[column.split(' ')[0] ?? ''] ?? column;
-  return trial === 0 ? heading : `trial ${trial}, ${heading.charAt(0).toLowerCase()}${heading.slice(1)}`;
+    entry.kind === 'reading'
+      ? (columnOf(investigation, entry.column)?.column.heading ?? entry.column)
+      : subjectWords[entry.kind];
+  return 'trial' in entry
+    ? `trial ${entry.trial}, ${heading.charAt(0).toLowerCase()}${heading.slice(1)}`
+    : heading;
 }

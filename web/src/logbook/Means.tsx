@@ -1,4 +1,4 @@
-import { besides, checkMean, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
+import { checkMean, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -57,7 +57,8 @@ export function MeanRow({
 
 /** A mean as it is written; empty for a time of day, which has none, and for one that a student has yet to work. */
 export function meanText({ answer, outcome, table }: Book, column: Column): string {
-  if (column.kind === 'derived' && column.by === 'student') return said(table, 0, besides.mean(column.key));
+  if (column.kind === 'derived' && column.by === 'student')
+    return said(table, { kind: 'mean', column: column.key });
   const mean = column.kind === 'clock' ? undefined : outcome.means[column.key];
   return mean ? writtenMean(mean, answer.conventions) : '';
 }
@@ -69,14 +70,14 @@ function WorkedMean({
   trials,
 }: Omit<Props, 'table'> & { readonly column: Extract<Column, { kind: 'derived' }> }) {
   const { answer, outcome } = book;
-  const [text, setText] = useDraft(`${answer.id}/0/${besides.mean(column.key)}`);
+  const [text, setText] = useDraft(`${answer.id}/0/mean ${column.key}`);
   const [again, setAgain] = useState(false);
   const now = meanText(book, column);
   const [keep, trouble] = useKeeping();
   const writeDown = async () => {
     setAgain(false);
     if (text.trim() === '') return;
-    if (await keep(book.say(0, besides.mean(column.key), text.trim()))) setText('');
+    if (await keep(book.say({ kind: 'mean', column: column.key }, text.trim()))) setText('');
   };
   if (answer.mayWrite && (now === '' || again || text !== ''))
     return (

@@ -1,4 +1,4 @@
-import { besides, type Investigation } from '@green-beam/core';
+import { type Investigation } from '@green-beam/core';
 import { Collapsible } from 'radix-ui';
 import { useState } from 'react';
 import { said, useOpenBook, type Book } from './book';
@@ -46,8 +46,8 @@ function Before({ book }: { readonly book: Book }) {
   const [open, setOpen] = useState(() => book.outcome.complete === 0);
   if (predictions.length === 0 && asked.length === 0) return null;
   const left =
-    predictions.filter(({ key }) => said(book.table, 0, besides.prediction(key)) === '').length +
-    asked.filter(({ key }) => said(book.table, 0, besides.answer(key)) === '').length;
+    predictions.filter(({ key }) => said(book.table, { kind: 'prediction', question: key }) === '').length +
+    asked.filter(({ key }) => said(book.table, { kind: 'answer', question: key }) === '').length;
   return (
     <Collapsible.Root asChild open={open} onOpenChange={setOpen}>
       <section aria-label="Before you measure" className="border-y border-rule">
@@ -60,7 +60,13 @@ function Before({ book }: { readonly book: Book }) {
         </Collapsible.Trigger>
         <Collapsible.Content className="flex flex-col gap-4 pb-4">
           {predictions.map(({ key, text, unit }) => (
-            <SaidField key={key} book={book} column={besides.prediction(key)} label={text} unit={unit} />
+            <SaidField
+              key={key}
+              book={book}
+              subject={{ kind: 'prediction', question: key }}
+              label={text}
+              unit={unit}
+            />
           ))}
           <Questions book={book} when="before" />
         </Collapsible.Content>

@@ -1,4 +1,4 @@
-import { besides } from '@green-beam/core';
+import { subjectKey, type Subject } from '@green-beam/core';
 import { useId, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -14,7 +14,7 @@ export function Questions({ book, when }: { readonly book: Book; readonly when: 
       <SaidField
         key={key}
         book={book}
-        column={besides.answer(key)}
+        subject={{ kind: 'answer', question: key }}
         label={text}
         hint={kind === 'statement' ? 'True? Or put it right.' : ''}
         long
@@ -25,27 +25,27 @@ export function Questions({ book, when }: { readonly book: Book; readonly when: 
 /** Something that is said of the logbook as a whole: written once, and rewritten with the old text kept. */
 export function SaidField({
   book,
-  column,
+  subject,
   label,
   unit = '',
   hint = '',
   long = false,
 }: {
   readonly book: Book;
-  readonly column: string;
+  readonly subject: Subject;
   readonly label: string;
   readonly unit?: string;
   readonly hint?: string;
   readonly long?: boolean;
 }) {
-  const now = said(book.table, 0, column);
-  const [text, setText, , unkept] = useDraft(`${book.answer.id}/0/${column}`);
+  const now = said(book.table, subject);
+  const [text, setText, , unkept] = useDraft(`${book.answer.id}/${subjectKey(subject)}`);
   const id = useId();
   const [keep, trouble] = useKeeping();
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
-    if (await keep(book.say(0, column, text.trim()))) setText('');
+    if (await keep(book.say(subject, text.trim()))) setText('');
   };
   const field = { id, value: text, className: 'w-full rounded-sm border border-edge bg-white px-2 py-1.5' };
   return (

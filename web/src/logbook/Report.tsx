@@ -1,4 +1,4 @@
-import { besides, instrumentOf, likelyCauses, modelOf, resultWorking, type Result } from '@green-beam/core';
+import { instrumentOf, likelyCauses, modelOf, resultWorking, type Result } from '@green-beam/core';
 import { Budget } from '@green-beam/drawing';
 import { Suspense, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
@@ -112,7 +112,7 @@ export function Report() {
             <div key={key} className="mb-2 break-inside-avoid">
               <dt>{text}</dt>
               <dd className="border-l-4 border-rule pl-3">
-                {said(book.table, 0, besides.answer(key)) || '–'}
+                {said(book.table, { kind: 'answer', question: key }) || '–'}
               </dd>
             </div>
           ))}
@@ -141,7 +141,9 @@ function Predictions({ book }: { readonly book: Book }) {
           const now = book.outcome.results.find(({ plan }) => plan.key === result);
           return (
             <li key={key}>
-              {text} <strong>{said(book.table, 0, besides.prediction(key)) || 'not predicted'}</strong> {unit}
+              {text}{' '}
+              <strong>{said(book.table, { kind: 'prediction', question: key }) || 'not predicted'}</strong>{' '}
+              {unit}
               {now?.state === 'reckoned' && (
                 <>
                   ; found: <Stated text={now.result.text} />

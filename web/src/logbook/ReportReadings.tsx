@@ -1,4 +1,4 @@
-import { besides, cellKey, initials, unitOf, type Column, type Table } from '@green-beam/core';
+import { cellKey, initials, unitOf, type Column, type Table } from '@green-beam/core';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book } from './book';
@@ -36,16 +36,18 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
                     {trial.standing}: {trial.reason}
                   </span>
                 )}
-                {said(book.table, trial.trial, besides.remark(table.key)) && (
+                {said(book.table, { kind: 'remark', trial: trial.trial, table: table.key }) && (
                   <span className="block max-w-48 text-sm">
-                    {said(book.table, trial.trial, besides.remark(table.key))}
+                    {said(book.table, { kind: 'remark', trial: trial.trial, table: table.key })}
                   </span>
                 )}
-                {saidIn(book.table, trial.trial, besides.run(table.key)).map(({ id, text }) => (
-                  <span key={id} className="block text-sm">
-                    abandoned: {text}
-                  </span>
-                ))}
+                {saidIn(book.table, { kind: 'run', trial: trial.trial, table: table.key }).map(
+                  ({ id, text }) => (
+                    <span key={id} className="block text-sm">
+                      abandoned: {text}
+                    </span>
+                  ),
+                )}
               </th>
               {table.columns.map((column) => {
                 const cell = book.table.get(cellKey(trial.trial, column.key));

@@ -1,4 +1,4 @@
-import { besides, likelyCauses, secondLookAt, type Outcome, type TableFinding } from '@green-beam/core';
+import { likelyCauses, secondLookAt, type Outcome, type TableFinding } from '@green-beam/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWho } from '../session/who';
@@ -118,8 +118,9 @@ function Causes({ book, findings }: { readonly book: Book; readonly findings: re
 }
 
 const unanswered = ({ table, answer }: Book): number =>
-  answer.investigation.questions.filter(({ key }) => saidIn(table, 0, besides.answer(key)).length === 0)
-    .length;
+  answer.investigation.questions.filter(
+    ({ key }) => saidIn(table, { kind: 'answer', question: key }).length === 0,
+  ).length;
 
 function HandIn({
   book,
@@ -130,7 +131,7 @@ function HandIn({
   readonly findings: number;
   readonly left: number;
 }) {
-  const handed = saidIn(book.table, 0, besides.handIn).at(-1);
+  const handed = saidIn(book.table, { kind: 'hand-in' }).at(-1);
   const [keep, trouble] = useKeeping();
   if (!book.answer.mayWrite && !handed) return <p className="text-soft">It has not been handed in yet.</p>;
   const open = [
@@ -151,7 +152,7 @@ function HandIn({
         <>
           {open.length > 0 && <p className="mb-2 text-brass">Before you do: {open.join('; ')}.</p>}
           <FieldTrouble says={trouble} />
-          <Button look="main" onClick={() => void keep(book.say(0, besides.handIn, 'handed in'))}>
+          <Button look="main" onClick={() => void keep(book.say({ kind: 'hand-in' }, 'handed in'))}>
             {isHandedIn(book.table) ? 'Hand in again' : 'Hand in'}
           </Button>
         </>

@@ -1,4 +1,4 @@
-import { besides, type Trial } from '@green-beam/core';
+import { type Trial } from '@green-beam/core';
 import { useId, useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -57,7 +57,8 @@ function StandingForm({ sheet, say, table, number, trial, onDone }: Part & { rea
   const [reason, setReason] = useDraft(`${sheet.id}/${table}/${number}/standing`);
   const put = async (standing: 'abandoned' | 'excluded' | 'counts') => {
     if (reason.trim() === '') return;
-    if (!(await keep(say(number, besides.standing(table), standing, reason.trim())))) return;
+    if (!(await keep(say({ kind: 'standing', trial: number, table: table }, standing, reason.trim()))))
+      return;
     setReason('');
     onDone();
   };
@@ -113,7 +114,7 @@ function RemarkForm({ sheet, say, table, number, before, onDone }: Part & { read
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === '') return;
-    if (!(await keep(say(number, besides.remark(table), text.trim())))) return;
+    if (!(await keep(say({ kind: 'remark', trial: number, table: table }, text.trim())))) return;
     setText('');
     onDone();
   };
@@ -138,7 +139,7 @@ function PhotoForm({ addPhoto, table, number }: Omit<Part, 'onDone'>) {
     setState('working');
     const photo = await smallerPhoto(file);
     if (!photo) return setState('no picture');
-    setState((await keep(addPhoto(number, besides.photo(table), photo))) ? 'kept' : 'idle');
+    setState((await keep(addPhoto({ kind: 'photo', trial: number, table: table }, photo))) ? 'kept' : 'idle');
   };
   return (
     <div>

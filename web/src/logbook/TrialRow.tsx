@@ -1,5 +1,4 @@
 import {
-  besides,
   checkWorked,
   valuesOf,
   type Cell,
@@ -41,9 +40,9 @@ export interface Beside {
 }
 
 export const besideOf = (cells: Book['table'], table: string, trial: number): Beside => ({
-  remark: said(cells, trial, besides.remark(table)),
-  runs: saidIn(cells, trial, besides.run(table)),
-  photos: saidIn(cells, trial, besides.photo(table)),
+  remark: said(cells, { kind: 'remark', trial: trial, table: table }),
+  runs: saidIn(cells, { kind: 'run', trial: trial, table: table }),
+  photos: saidIn(cells, { kind: 'photo', trial: trial, table: table }),
 });
 
 const sameBeside = (a: Beside, b: Beside): boolean =>

@@ -1,4 +1,4 @@
-import { besides, cellKey, pastedBlock, type Table } from '@green-beam/core';
+import { cellKey, pastedBlock, type Table } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { BlockDialog, type Block } from './BlockDialog';
 import { useSheet, type Book, type Writing } from './book';
@@ -42,7 +42,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   const add = useCallback<Book['add']>((...what) => latest.current.add(...what), []);
   const addPhoto = useCallback<Book['addPhoto']>((...what) => latest.current.addPhoto(...what), []);
   const onRun = useCallback(
-    (trial: number, text: string) => void add(trial, besides.run(table.key), text),
+    (trial: number, text: string) => void add({ kind: 'run', trial: trial, table: table.key }, text),
     [add, table.key],
   );
   const onBlock = useCallback(

@@ -1,4 +1,12 @@
-import { adviseOn, initials, unitOf, type Cell, type Column, type WorkedVerdict } from '@green-beam/core';
+import {
+  adviseOn,
+  flatSubject,
+  initials,
+  unitOf,
+  type Cell,
+  type Column,
+  type WorkedVerdict,
+} from '@green-beam/core';
 import { useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -71,7 +79,7 @@ export function WrittenCell({ sheet, cell, column, waits, verdict, write }: Prop
 function Correction({ cell: { current }, column, write }: Pick<Props, 'cell' | 'column' | 'write'>) {
   return (
     <Hanging
-      label={`Correct ${column.heading} of trial ${current.trial}, ${current.text}`}
+      label={`Correct ${column.heading} of trial ${flatSubject(current).trial}, ${current.text}`}
       called="Correction"
       button={<Figure text={current.text} />}
       buttonLook="-mx-1 rounded-sm px-1 hover:bg-white hover:outline-1 hover:outline-ink"
@@ -98,7 +106,7 @@ function CorrectionForm({
     if (!ready) return;
     const kept = await keep(
       write({
-        trial: current.trial,
+        trial: flatSubject(current).trial,
         column: column.key,
         text,
         strikes: { id: current.id, reason: reason.trim() },

@@ -46,7 +46,7 @@ describe('what is said of a trial besides its readings', () => {
     await user.click(button('More about trial 1'));
     await user.type(field('Leave it out, because'), 'the cylinder fell');
     await user.click(button('Abandon it'));
-    await waitFor(() => expect(lines().at(-1)).toBe('1 @standing pin abandoned'));
+    await waitFor(() => expect(lines().at(-1)).toBe('1 standing pin abandoned'));
   });
 
   it('keeps a remark, and shows the one before when another is written', async () => {
@@ -54,7 +54,7 @@ describe('what is said of a trial besides its readings', () => {
     await user.click(button('More about trial 1'));
     await user.type(field('Remark'), '  a bubble under the pin ');
     await user.click(button('Keep the remark'));
-    await waitFor(() => expect(lines().at(-1)).toBe('1 @remark pin a bubble under the pin'));
+    await waitFor(() => expect(lines().at(-1)).toBe('1 remark pin a bubble under the pin'));
     await user.click(button('More about trial 1'));
     expect(screen.getByText('So far: a bubble under the pin')).toBeVisible();
   });
@@ -66,7 +66,7 @@ describe('what is said of a trial besides its readings', () => {
     await user.keyboard('{Escape}');
     await user.type(field(/Trial 1, Mass/), '214.6{Enter}');
     await waitFor(() => expect(stored[0]).toMatchObject({ origin: 'teacher' }));
-    expect(screen.getByText('supplied')).toBeVisible();
+    expect(await screen.findByText('supplied')).toBeVisible();
   });
 
   it('does not offer supplied numbers elsewhere', async () => {
@@ -91,7 +91,7 @@ describe('what is said of a trial besides its readings', () => {
       screen.getByLabelText('Photograph'),
       new File(['x'], 'pin.jpg', { type: 'image/jpeg' }),
     );
-    await waitFor(() => expect(stored.at(-1)?.column).toBe('@photo pin'));
+    await waitFor(() => expect(stored.at(-1)).toMatchObject({ kind: 'photo', table: 'pin' }));
     expect(drawn).toEqual([0, 0, 1600, 1200]);
     // First the photograph, then the entry that names it.
     expect(sent('PUT /api/logbooks/book/photos/*')[0]?.path).toBe(
@@ -211,7 +211,7 @@ describe('the drop counter', () => {
     await user.keyboard('dddd');
     await user.click(within(dialog).getByRole('button', { name: 'Count lost: begin again' }));
     expect(within(dialog).getByRole('status')).toHaveTextContent('0');
-    await waitFor(() => expect(lines()).toEqual(['1 @run runs 4 drops']));
+    await waitFor(() => expect(lines()).toEqual(['1 run runs 4 drops']));
     await user.keyboard('{Escape}');
     expect(screen.getByText('abandoned: 4 drops')).toBeVisible();
   });

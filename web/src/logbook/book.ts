@@ -1,14 +1,19 @@
 import { at, endpoints, paths, type LogbookAnswer, type NewEntry } from '@green-beam/contract';
 import {
-  besides,
   cellKey,
   columnOf,
+  flatSubject,
+  formerSubject,
   OutcomeEvaluator,
+  subjectFrom,
+  subjectKey,
   tableOf,
   type Cell,
   type Entry,
+  type FlatSubject,
   type Outcome,
   type PastedCell,
+  type Subject,
 } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
@@ -27,7 +32,10 @@ export const useLogbook = (id: string, enabled = true) =>
   });
 
 /** What is written in a cell. */
-export interface Writing extends Pick<NewEntry, 'trial' | 'column' | 'text'> {
+export interface Writing {
+  readonly trial: number;
+  readonly column: string;
+  readonly text: string;
   readonly strikes?: { readonly id: string; readonly reason: string };
   /** The reading of a connected balance that it is. */
   readonly takenId?: string;
@@ -50,10 +58,10 @@ export interface Book {
   /** Each is done once it will not be lost. @throws NotKept */
   write(writing: Writing): Promise<void>;
   /** What is said besides the readings: it replaces what was said before. */
-  say(trial: number, column: string, text: string, reason?: string): Promise<void>;
+  say(subject: Subject, text: string, reason?: string): Promise<void>;
   /** Adds to what was said before, such as an abandoned run. */
-  add(trial: number, column: string, text: string, reason?: string): Promise<void>;
-  addPhoto(trial: number, column: string, photo: Blob): Promise<void>;
+  add(subject: Subject, text: string, reason?: string): Promise<void>;
+  addPhoto(subject: Subject, photo: Blob): Promise<void>;
   writeBlock(cells: readonly PastedCell[]): Promise<void>;
 }
 
@@ -102,17 +110,22 @@ export function useBook(fetched: KeptLogbook): Book {
   }, [answer, mine, name]);
   const outcome = useMemo(() => reckoner.outcomeOf(table), [reckoner, table]);
   return useMemo(() => {
-    const newEntry = (writing: Writing, replaces: string | null, reason: string | null): NewEntry => ({
+    const newEntry = (
+      subject: Subject,
+      text: string,
+      replaces: string | null,
+      reason: string | null,
+      from: Partial<Writing> = {},
+    ): NewEntry => ({
       id: crypto.randomUUID(),
-      trial: writing.trial,
-      column: writing.column,
-      text: writing.text,
-      tag: writing.tag ?? null,
-      supplied: writing.supplied ?? false,
+      ...flatSubject(subject),
+      text,
+      tag: from.tag ?? null,
+      supplied: from.supplied ?? false,
       replaces,
       reason,
-      takenId: writing.takenId ?? null,
-      attemptId: writing.attemptId ?? null,
+      takenId: from.takenId ?? null,
+      attemptId: from.attemptId ?? null,
       writtenAt: new Date().toISOString(),
     });
     const send = (body: NewEntry, needs: readonly string[] = body.replaces ? [body.replaces] : []) =>
@@ -127,23 +140,25 @@ export function useBook(fetched: KeptLogbook): Book {
       write: async (writing) => {
         const current = table.get(cellKey(writing.trial, writing.column))?.current;
         if (current && !writing.strikes) return;
-        await send(newEntry(writing, writing.strikes?.id ?? null, writing.strikes?.reason ?? null));
+        const { trial, column, text, strikes } = writing;
+        const subject: Subject = { kind: 'reading', trial, column };
+        await send(newEntry(subject, text, strikes?.id ?? null, strikes?.reason ?? null, writing));
       },
-      say: (trial, column, text, reason) => {
-        const current = table.get(cellKey(trial, column))?.current;
-        return send(newEntry({ trial, column, text }, current?.id ?? null, reason ?? null));
+      say: (subject, text, reason) => {
+        const current = table.get(subjectKey(subject))?.current;
+        return send(newEntry(subject, text, current?.id ?? null, reason ?? null));
       },
-      addPhoto: async (trial, column, photo) => {
+      addPhoto: async (subject, photo) => {
         const id = crypto.randomUUID();
         await outbox.add({ id, path: at(paths.photo, { logbookId: answer.id, photoId: id }), body: photo });
-        await send(newEntry({ trial, column, text: id }, null, null), [id]);
+        await send(newEntry(subject, id, null, null), [id]);
       },
-      add: (trial, column, text, reason) => send(newEntry({ trial, column, text }, null, reason ?? null)),
+      add: (subject, text, reason) => send(newEntry(subject, text, null, reason ?? null)),
       writeBlock: async (cells) => {
         const body = {
           id: crypto.randomUUID(),
           entries: cells.map(({ trial, column, text }) =>
-            newEntry({ trial, column: column.key, text }, null, null),
+            newEntry({ kind: 'reading', trial, column: column.key }, text, null, null),
           ),
         };
         if (body.entries.length > 0) await outbox.add({ id: body.id, path: blocks, body });
@@ -156,11 +171,11 @@ const bodies = (body: object): readonly NewEntry[] =>
   'entries' in body ? (body.entries as readonly NewEntry[]) : [body as NewEntry];
 
 function asEntry(body: NewEntry, { investigation }: LogbookAnswer, reader: string): Entry {
-  const column = columnOf(investigation, body.column)?.column;
+  const { kind, trial, of } = aboutOf(body);
+  const column = kind === 'reading' ? columnOf(investigation, of)?.column : undefined;
   return {
+    ...subjectFrom({ kind, trial, of }),
     id: body.id,
-    trial: body.trial,
-    column: body.column,
     text: body.text,
     tag: body.tag ?? (column?.kind === 'measured' ? column.tag : ''),
     reader,
@@ -171,18 +186,29 @@ function asEntry(body: NewEntry, { investigation }: LogbookAnswer, reader: strin
   };
 }
 
-/** Everything that was said in a cell that is added to, oldest first. */
-export const saidIn = (table: ReadonlyMap<string, Cell>, trial: number, column: string): readonly Entry[] => {
-  const cell = table.get(cellKey(trial, column));
+/** What waits from before entries said what they are about is brought into shape as the server does it. */
+const aboutOf = (body: NewEntry | FormerEntry): FlatSubject =>
+  'column' in body
+    ? flatSubject(subjectFrom({ ...formerSubject(body.column), trial: body.trial } as FlatSubject))
+    : body;
+
+interface FormerEntry {
+  readonly column: string;
+  readonly trial: number;
+}
+
+/** Everything that was said in a place that is added to, oldest first. */
+export const saidIn = (table: ReadonlyMap<string, Cell>, subject: Subject): readonly Entry[] => {
+  const cell = table.get(subjectKey(subject));
   return cell ? [...cell.struck.map(({ entry }) => entry), cell.current] : [];
 };
 
 /** What an answer, a remark or a prediction says now. */
-export const said = (table: ReadonlyMap<string, Cell>, trial: number, column: string): string =>
-  table.get(cellKey(trial, column))?.current.text ?? '';
+export const said = (table: ReadonlyMap<string, Cell>, subject: Subject): string =>
+  table.get(subjectKey(subject))?.current.text ?? '';
 
 export const isHandedIn = (table: ReadonlyMap<string, Cell>): boolean =>
-  table.has(cellKey(0, besides.handIn));
+  table.has(subjectKey({ kind: 'hand-in' }));
 
 /** The open book, for the pages of a logbook. */
 export const useOpenBook = (): Book => useOutletContext<Book>();

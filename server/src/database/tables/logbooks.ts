@@ -1,4 +1,4 @@
-import type { Investigation } from '@green-beam/core';
+import type { Investigation, SubjectKind } from '@green-beam/core';
 import { DataTypes } from 'sequelize';
 import { id, key, needed, type Define, type Row } from './table';
 
@@ -28,8 +28,10 @@ export interface LogbookEntryRow extends Row {
   id: string;
   seq?: string;
   logbookId: string;
+  /** What it is about, with its trial (0 for the logbook as a whole) and the column, table or question. */
+  kind: SubjectKind;
   trial: number;
-  column: string;
+  of: string;
   text: string;
   tag: string;
   readerId: string;
@@ -93,8 +95,9 @@ export const logbooksTables = (table: Define) => ({
     id: id(),
     seq: { type: BIGINT, allowNull: false, autoIncrement: true },
     logbookId: needed(UUID),
+    kind: needed(TEXT),
     trial: needed(INTEGER),
-    column: needed(TEXT),
+    of: needed(TEXT),
     text: needed(TEXT),
     tag: needed(TEXT),
     readerId: needed(UUID),

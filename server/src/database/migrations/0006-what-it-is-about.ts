@@ -1,0 +1,33 @@
+import type { QueryInterface } from 'sequelize';
+
+/** Entries are refused any change, this one apart: what they are about is written out, and nothing else of them moves. */
+async function rewriting({ sequelize }: QueryInterface, statement: string): Promise<void> {
+  await sequelize.query('alter table logbook_entries disable trigger only_added');
+  await sequelize.query(statement);
+  await sequelize.query('alter table logbook_entries enable trigger only_added');
+}
+
+/** What an entry is about, in place of columns such as `@remark fill`. */
+export async function up(query: QueryInterface): Promise<void> {
+  const { sequelize } = query;
+  await sequelize.query(`alter table logbook_entries add column kind text not null default 'reading'`);
+  await sequelize.query(`alter table logbook_entries rename column "column" to "of"`);
+  await rewriting(
+    query,
+    `update logbook_entries
+        set kind = split_part(substr("of", 2), ' ', 1),
+            "of" = case when position(' ' in "of") > 0 then substr("of", position(' ' in "of") + 1) else '' end
+      where "of" like '@%'`,
+  );
+  await sequelize.query('alter table logbook_entries alter column kind drop default');
+}
+
+export async function down(query: QueryInterface): Promise<void> {
+  const { sequelize } = query;
+  await rewriting(
+    query,
+    `update logbook_entries set "of" = rtrim('@' || kind || ' ' || "of") where kind <> 'reading'`,
+  );
+  await sequelize.query(`alter table logbook_entries rename column "of" to "column"`);
+  await sequelize.query('alter table logbook_entries drop column kind');
+}
