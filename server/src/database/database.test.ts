@@ -92,4 +92,65 @@ describe('migrations', () => {
     });
     await sequelize.close();
   });
+
+  it('write out what old entries are about, and lose nothing either way', async () => {
+    const url = await freshDatabase();
+    const { sequelize } = connect(url);
+    await migrate(url, (all) => all.up({ to: '0005-whose-it-is' }));
+    const id = randomUUID();
+    const made = async (statement: string) => sequelize.query(statement, { bind: [id] });
+    await made(
+      `insert into people (id, role, name, secret_hash, created_at) values ($1, 'student', 'Ada Lind', 'x', now())`,
+    );
+    await made(`insert into classes (id, code, name, created_at) values ($1, 'TERN', 'Tern', now())`);
+    await made(
+      `insert into class_conventions (id, class_id, version, body, created_at) values ($1, $1, 1, '{}', now())`,
+    );
+    await made(
+      `insert into investigations (id, class_id, body, family_id, version, retired, created_at)
+       values ($1, $1, '{}', $1, 1, false, now())`,
+    );
+    await made(
+      'insert into logbooks (id, investigation_id, conventions_id, created_at) values ($1, $1, $1, now())',
+    );
+    const columns = [
+      'mass',
+      '@standing pin',
+      '@remark pin',
+      '@photo pin',
+      '@run pin',
+      '@mean rho',
+      '@answer why not',
+      '@prediction guess',
+      '@hand-in',
+    ];
+    for (const column of columns)
+      await sequelize.query(
+        `insert into logbook_entries
+           (id, logbook_id, trial, "column", text, tag, reader_id, origin, written_at, created_at)
+         values ($1, $2, 1, $3, 'x', '', $2, 'own', now(), now())`,
+        { bind: [randomUUID(), id, column] },
+      );
+    const rows = async (what: string) => {
+      const [found] = await sequelize.query(`select ${what} as line from logbook_entries order by seq`);
+      return (found as { line: string }[]).map(({ line }) => line);
+    };
+    await migrate(url);
+    expect(await rows(`kind || '|' || "of"`)).toEqual([
+      'reading|mass',
+      'standing|pin',
+      'remark|pin',
+      'photo|pin',
+      'run|pin',
+      'mean|rho',
+      'answer|why not',
+      'prediction|guess',
+      'hand-in|',
+    ]);
+    // What was refused any change before is so still.
+    await expect(made(`update logbook_entries set text = 'y' where logbook_id = $1`)).rejects.toThrow();
+    await migrate(url, (all) => all.down({ to: '0006-what-it-is-about' }));
+    expect(await rows('"column"')).toEqual(columns);
+    await sequelize.close();
+  });
 });
