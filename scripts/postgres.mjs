@@ -149,12 +149,6 @@ export async function startCluster(folder, { throwaway = false } = {}) {
     listen_addresses: '127.0.0.1',
     port,
     unix_socket_directories: '',
-    // Many short statements: compiling one costs more than it saves, and a checkpoint is spread thin.
-    jit: 'off',
-    shared_buffers: '256MB',
-    wal_compression: 'on',
-    max_wal_size: '2GB',
-    checkpoint_timeout: '30min',
     ...(throwaway ? { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' } : {}),
   };
   const flags = Object.entries(settings).flatMap(([name, value]) => ['-c', `${name}=${value}`]);
