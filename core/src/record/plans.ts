@@ -106,7 +106,7 @@ function atMeans(
         names[name] = mean;
       }
     }
-    return evaluateTree(expression, { rounding: conventions.rounding, roundWhen: 'end' }, names).result;
+    return evaluateTree(expression, { ...conventions, roundWhen: 'end' }, names).result;
   };
   return resolve(formula, own);
 }

@@ -20,6 +20,7 @@ import {
   shackleRing,
   tallyToken,
 } from './readyMade';
+import { measured } from './readyMade/plain';
 import { entry, rows } from '../../test/entry';
 import { tableOf, type Entry } from './table';
 import { checkMean } from './worked';
@@ -103,6 +104,39 @@ describe('investigations that come with the app', () => {
     // π·5²/4·5.1 = 100.138 mL; 99.9 g of water at 0.9982 g/mL: 100.080 mL.
     expect(result(jarInside, 'inner', entries).value.value.toFixed(3)).toBe('100.138');
     expect(result(jarInside, 'water', entries).value.value.toFixed(3)).toBe('100.080');
+  });
+
+  it('a formula over means takes water to be as dense as the class does', () => {
+    const byTemperature: Investigation = {
+      ...jarInside,
+      kit: [...jarInside.kit, { tag: 'T-01', kind: 'thermometer', model: 'thermometer-1' }],
+      tables: [
+        {
+          ...jarInside.tables[1]!,
+          columns: [
+            ...jarInside.tables[1]!.columns.filter(({ kind }) => kind === 'measured'),
+            measured('t', 'Temperature', 't', '°C', 'T-01'),
+          ],
+        },
+      ],
+      results: [
+        {
+          kind: 'value',
+          key: 'held',
+          name: 'Volume held',
+          symbol: 'V',
+          unit: 'mL',
+          formula: 'waterVolume(full − dry; t)',
+          accepted: null,
+        },
+      ],
+    };
+    expect(checkInvestigation(byTemperature)).toEqual([]);
+    const entries = rows(byTemperature, 'dry full t', '182.4 282.3 20.0', '182.4 282.3 20.0');
+    const held = (preset: string) =>
+      result(byTemperature, 'held', entries, presetNamed(preset)).value.value.toFixed(2);
+    // 99.9 g over 1 g/mL, and over 0.998203 g/mL.
+    expect([held('First course'), held('Chemistry bench')]).toEqual(['99.90', '100.08']);
   });
 
   it('a pan: clock times across midnight, and when the line is down to the mark', () => {
