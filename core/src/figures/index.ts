@@ -10,4 +10,5 @@ export * from './functions';
 export * from './evaluate';
 export * from './convert';
 export * from './writeExpression';
+export * from './substitute';
 export * from './tex';

@@ -2,6 +2,7 @@ import { raised, type UnitProduct } from '../units/product';
 import { writeTracked } from './arithmetic';
 import { Decimal } from '../decimal/decimal';
 import { type Quantity, type EvaluationStep } from './quantity';
+import { parseExpression } from './expression';
 import { foldExpression, isFunction, type Expression, type Operator } from './expressionTree';
 import { functions } from './functions';
 import { noFigure, type Rounding } from './rounding';
@@ -140,3 +141,10 @@ function placeIn(text: string, place: number): number {
 /** A quantity rounded to the place that its data justify. */
 export const roundedTex = (quantity: Quantity, rounding: Rounding): string =>
   `${numberTex(writeTracked(quantity, rounding), -1)}${unitTex(quantity.unit)}`;
+
+/** A line with an equals sign as TeX: V = L × W × h. @throws ExpressionProblem */
+export const lineTex = (line: string): string =>
+  line
+    .split('=')
+    .map((side) => expressionTex(parseExpression(side)))
+    .join(' = ');
