@@ -7,8 +7,9 @@ import {
   threeBeamModels,
   type BalanceSetting,
   type CylinderSetting,
+  type BalancePicture,
+  type CylinderPicture,
 } from '@green-beam/core';
-import type { BalancePicture, CylinderPicture } from '@green-beam/core';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { GraduatedCylinder, LevelGauge, ReadersMark, BeamBalance, eyeMmAt, eyeY, gramsAt, riderX } from '.';

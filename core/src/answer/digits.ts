@@ -1,5 +1,4 @@
-import type { Decimal, WrittenNumber } from '../figures';
-import { tenTo } from '../figures';
+import { type Decimal, type WrittenNumber, tenTo } from '../figures';
 import type { Conventions } from '../conventions';
 import { writingCause, type Cause } from './cause';
 

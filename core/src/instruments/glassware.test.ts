@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../chance/random';
 import { presetNamed, revise } from '../conventions';
-import { chooseInstrument, presetComparison, plainestEnough, realStation } from '../reading';
-import { checkParts, checkReading, describeScale, expectReading, partsAsked } from '../reading';
+import {
+  chooseInstrument,
+  presetComparison,
+  plainestEnough,
+  realStation,
+  checkParts,
+  checkReading,
+  describeScale,
+  expectReading,
+  partsAsked,
+} from '../reading';
 import {
   beaker,
   burette,

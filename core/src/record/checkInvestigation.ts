@@ -8,12 +8,12 @@ import {
   parseNumber,
   type Expression,
   type Quantity,
+  namesIn,
 } from '../figures';
 import { instruments } from '../instruments';
 import { parseProduct, unitFactor, writeProduct } from '../units';
 import { errorCauses } from './causes';
 import { beforeSuffix, named, parsedFormula } from './formula';
-import { namesIn } from '../figures';
 import { columnOf, unitOf, type Column, type Investigation, type Table } from './investigation';
 
 /** Something that is wrong with an investigation, and where: `tables[0].columns[2].formula`. */

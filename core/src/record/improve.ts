@@ -1,7 +1,6 @@
 import type { Conventions } from '../conventions';
-import { Decimal } from '../figures';
+import { Decimal, roundToFigures } from '../figures';
 import { instrumentOf, type Make as Make } from '../instruments';
-import { roundToFigures } from '../figures';
 import { kitOf, type Investigation, type KitItem } from './investigation';
 import { OutcomeEvaluator } from './outcome';
 import type { Result } from './result';

@@ -1,10 +1,9 @@
-import { evaluateTree, Decimal, inUnit, writeAtPlace, type Quantity } from '../figures';
+import { evaluateTree, Decimal, inUnit, writeAtPlace, type Quantity, namesIn } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { fitLine, summarize, xWhere, yAt } from '../statistics';
 import { inBase, quadrature, worstCase, type Contribution } from '../uncertainty';
 import { parseProduct } from '../units';
 import { named, parsedFormula, sharesReadings } from './formula';
-import { namesIn } from '../figures';
 import { asStandard, Inputs, Unfinished, type ModelInputs } from './inputs';
 import {
   columnOf,

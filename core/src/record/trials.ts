@@ -1,8 +1,15 @@
 import type { Conventions } from '../conventions';
-import { convert, evaluateTree, Decimal, writeTracked, type Quantity, type EvaluationStep } from '../figures';
+import {
+  convert,
+  evaluateTree,
+  Decimal,
+  writeTracked,
+  type Quantity,
+  type EvaluationStep,
+  namesIn,
+} from '../figures';
 import { columnRule, type ColumnRule } from './columnRule';
 import { beforeSuffix, named, parsedFormula, quantityOf, sentenceOf } from './formula';
-import { namesIn } from '../figures';
 import { type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 import { cellKey, subjectKey } from './subject';
 import { type Cell } from './table';

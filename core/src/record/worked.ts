@@ -8,10 +8,10 @@ import {
   writeTracked,
   type Expression,
   type Quantity,
+  namesIn,
 } from '../figures';
 import { parseProduct, sameDimension } from '../units';
 import { parsedFormula, quantityOf } from './formula';
-import { namesIn } from '../figures';
 import type { DerivedColumn, Table } from './investigation';
 import { cellKey } from './subject';
 import { type Cell } from './table';

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Decimal } from '../figures';
-import { parseExpression } from '../figures';
+import { Decimal, parseExpression } from '../figures';
 import { coverageFactorFor, fitLine, yAt } from '../statistics';
 import { covarianceOf, covariancesOfMeans, dualOf, effectiveDegrees, expanded, termOf, variable } from '.';
 

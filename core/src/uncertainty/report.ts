@@ -1,6 +1,12 @@
 import type { Answer } from '../conventions';
-import type { Decimal } from '../figures';
-import { leadingPlace, roundToFigures, roundToPlace, writeAtPlace, type Rounding } from '../figures';
+import {
+  type Decimal,
+  leadingPlace,
+  roundToFigures,
+  roundToPlace,
+  writeAtPlace,
+  type Rounding,
+} from '../figures';
 
 /** A value and its uncertainty as they are written: both to the same place. */
 export interface PlusMinus {

@@ -1,13 +1,14 @@
-import type {
-  BenchAnswer,
-  ClassName,
-  ConventionsAnswer,
-  HouseRulesAnswer,
-  LogbookAnswer,
-  LogbooksAnswer,
-  SessionAnswer,
+import {
+  type BenchAnswer,
+  type ClassName,
+  type ConventionsAnswer,
+  type HouseRulesAnswer,
+  type LogbookAnswer,
+  type LogbooksAnswer,
+  type SessionAnswer,
+  at,
+  paths,
 } from '@green-beam/contract';
-import { at, paths } from '@green-beam/contract';
 import { presetNamed, revise } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';

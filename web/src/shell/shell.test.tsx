@@ -1,5 +1,4 @@
-import type { BoardAnswer } from '@green-beam/contract';
-import { endpoints } from '@green-beam/contract';
+import { type BoardAnswer, endpoints } from '@green-beam/contract';
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import { act } from 'react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
