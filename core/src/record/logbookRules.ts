@@ -137,21 +137,16 @@ export const logbookRules: readonly LogbookRule[] = [
   {
     code: 'contradicts-floating',
     find: ({ cells, outcome, investigation }) => {
-      // Only where a student has said whether it floats.
-      const said = cells.get(subjectKey({ kind: 'answer', question: 'float' }))?.current.text;
-      const floats =
-        said === undefined
-          ? null
-          : /\b(yes|floats?)\b/i.test(said)
-            ? true
-            : /\b(no|sinks?)\b/i.test(said)
-              ? false
-              : null;
+      const floats = saysThatItFloats(
+        cells.get(subjectKey({ kind: 'answer', question: 'float' }))?.current.text,
+      );
       if (floats === null) return [];
       return outcome.results.flatMap((state): Found[] => {
         if (state.state !== 'reckoned' || state.plan.unit !== 'g/cm³') return [];
-        const density = state.result.value.value.toNumber();
-        return density < 0.998 === floats
+        const { value, expanded, uncertainty } = state.result;
+        const apart = value.value.toNumber() - 0.998;
+        const doubt = expanded?.size ?? uncertainty ?? 0;
+        return apart < 0 === floats || Math.abs(apart) <= doubt
           ? []
           : [
               {
@@ -219,4 +214,13 @@ function whatIsWrong(verdict: WorkedVerdict | null): string | null {
   if (verdict.outcome === 'unreadable') return verdict.problem.message;
   const [cause] = verdict.causes;
   return cause ? `${cause.title} ${cause.look}` : 'Its readings give another value: reckon it once more.';
+}
+
+/** Whether a student wrote that it floats; null where they did not say, or said both. */
+function saysThatItFloats(text = ''): boolean | null {
+  const plainly = text.replace(/(\bnot|n[’']t|\bnever)\s+float(s|ed)?\b/gi, ' sinks');
+  const [floats, sinks] = [/\b(yes|floats?|floated)\b/i, /\b(no|sinks?|sank)\b/i].map((words) =>
+    words.test(plainly),
+  );
+  return floats === sinks ? null : floats === true;
 }
