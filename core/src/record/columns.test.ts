@@ -182,7 +182,7 @@ describe('what is said of a worked value', () => {
     const verdict = checkWorked(
       cells.get(`1/${key}`)!.current.text,
       column,
-      { cell: trial.derived[key], ...besideOf(investigation.tables[0]!, trial, cells) },
+      besideOf(investigation.tables[0]!, column, trial, (key) => cells.get(`1/${key}`)?.current.text),
       bench,
     );
     return verdict?.outcome === 'wrong' ? verdict.causes.map(({ code }) => code) : verdict?.outcome;

@@ -12,6 +12,7 @@ export * from './working';
 export * from './advice';
 export * from './columnRule';
 export * from './worked';
+export * from './workedMean';
 export * from './improve';
 export * from './causes';
 export * from './secondLook';

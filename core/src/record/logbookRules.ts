@@ -4,7 +4,8 @@ import { digitRules } from './digitRules';
 import { columnOf } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
 import { cellKey, subjectKey } from './subject';
-import { besideOf, checkMean, checkWorked } from './worked';
+import { besideOf, checkWorked } from './worked';
+import { checkMean } from './workedMean';
 
 /** Everything a second look looks for in a whole logbook; a new rule is a row. */
 export const logbookRules: readonly LogbookRule[] = [
@@ -99,14 +100,10 @@ export const logbookRules: readonly LogbookRule[] = [
       investigation.tables.flatMap((table) =>
         (outcome.trials[table.key] ?? []).flatMap((trial) =>
           table.columns.flatMap((column): Found[] => {
-            const text = cells.get(cellKey(trial.trial, column.key))?.current.text;
+            const textOf = (key: string) => cells.get(cellKey(trial.trial, key))?.current.text;
+            const text = textOf(column.key);
             if (column.kind !== 'derived' || column.by !== 'student' || text === undefined) return [];
-            const verdict = checkWorked(
-              text,
-              column,
-              { cell: trial.derived[column.key], ...besideOf(table, trial, cells) },
-              conventions,
-            );
+            const verdict = checkWorked(text, column, besideOf(table, column, trial, textOf), conventions);
             const sentence = whatIsWrong(verdict);
             const place = { trial: trial.trial, column: column.key };
             return sentence === null

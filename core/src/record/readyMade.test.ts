@@ -23,7 +23,7 @@ import {
 import { measured } from './readyMade/plain';
 import { entry, rows } from '../../test/entry';
 import { tableOf, type Entry } from './table';
-import { checkMean } from './worked';
+import { checkMean } from './workedMean';
 import { resultWorking, trialWorking } from './working';
 
 const bench = presetNamed('Chemistry bench');

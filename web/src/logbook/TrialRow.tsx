@@ -1,6 +1,6 @@
 import {
   checkWorked,
-  valuesOf,
+  besideOf,
   type Cell,
   type Derived,
   type Entry,
@@ -23,7 +23,7 @@ interface RowProps {
   readonly trial: Trial | undefined;
   readonly cells: readonly (Cell | undefined)[];
   readonly waiting: string;
-  readonly beside: Beside;
+  readonly remarks: Remarks;
   readonly next: boolean;
   readonly say: Book['say'];
   readonly addPhoto: Book['addPhoto'];
@@ -33,19 +33,19 @@ interface RowProps {
 }
 
 /** What is said of a trial besides its readings. */
-export interface Beside {
+export interface Remarks {
   readonly remark: string;
   readonly runs: readonly Entry[];
   readonly photos: readonly Entry[];
 }
 
-export const besideOf = (cells: Book['table'], table: string, trial: number): Beside => ({
+export const remarksOf = (cells: Book['table'], table: string, trial: number): Remarks => ({
   remark: said(cells, { kind: 'remark', trial: trial, table: table }),
   runs: saidIn(cells, { kind: 'run', trial: trial, table: table }),
   photos: saidIn(cells, { kind: 'photo', trial: trial, table: table }),
 });
 
-const sameBeside = (a: Beside, b: Beside): boolean =>
+const sameRemarks = (a: Remarks, b: Remarks): boolean =>
   a.remark === b.remark && a.runs.length === b.runs.length && a.photos.length === b.photos.length;
 
 const sameCell = (a: Cell | undefined, b: Cell | undefined): boolean =>
@@ -54,12 +54,12 @@ const sameCell = (a: Cell | undefined, b: Cell | undefined): boolean =>
 /** One trial. Cells are made anew at every turn, so they are compared by what stands in them. */
 export const TrialRow = memo(
   DrawnRow,
-  ({ cells: before, beside: saidBefore, ...old }, { cells: now, beside: saidNow, ...fresh }) => {
+  ({ cells: before, remarks: saidBefore, ...old }, { cells: now, remarks: saidNow, ...fresh }) => {
     const keys = Object.keys(fresh) as (keyof typeof fresh)[];
     return (
       keys.every((key) => old[key] === fresh[key]) &&
       now.every((cell, at) => sameCell(before[at], cell)) &&
-      sameBeside(saidBefore, saidNow)
+      sameRemarks(saidBefore, saidNow)
     );
   },
 );
@@ -71,7 +71,7 @@ function DrawnRow({
   trial,
   cells,
   waiting,
-  beside,
+  remarks,
   next,
   write,
   say,
@@ -97,7 +97,7 @@ function DrawnRow({
             <TrialMenu
               {...{ sheet, number, trial, say, addPhoto }}
               table={table.key}
-              remark={beside.remark}
+              remark={remarks.remark}
             />
           )}
         </span>
@@ -106,23 +106,21 @@ function DrawnRow({
             {standing}: {trial?.reason}
           </span>
         )}
-        <Said beside={beside} logbookId={sheet.id} number={number} />
+        <Said remarks={remarks} logbookId={sheet.id} number={number} />
       </th>
       {table.columns.map((column, at) => {
         const cell = cells[at];
         const verdict =
-          column.kind === 'derived' && cell
+          column.kind === 'derived' && cell && trial
             ? checkWorked(
                 cell.current.text,
                 column,
-                {
+                besideOf(
                   table,
-                  cell: trial?.derived[column.key],
-                  names: trial ? valuesOf(trial) : {},
-                  texts: Object.fromEntries(
-                    table.columns.map(({ key }, nth) => [key, cells[nth]?.current.text]),
-                  ),
-                },
+                  column,
+                  trial,
+                  (key) => cells[table.columns.findIndex((other) => other.key === key)]?.current.text,
+                ),
                 sheet.conventions,
               )
             : null;
@@ -150,11 +148,11 @@ function DrawnRow({
 
 /** Remarks, photographs and abandoned runs of a trial, under its number. */
 function Said({
-  beside: { remark, runs, photos },
+  remarks: { remark, runs, photos },
   logbookId,
   number,
 }: {
-  readonly beside: Beside;
+  readonly remarks: Remarks;
   readonly logbookId: string;
   readonly number: number;
 }) {

@@ -8,7 +8,7 @@ import { moveBetweenCells } from './moveBetweenCells';
 import { Rows } from './Rows';
 import { isSupplied } from './supplied';
 import { Timer } from './Timer';
-import { besideOf, TrialRow } from './TrialRow';
+import { remarksOf, TrialRow } from './TrialRow';
 
 /** A table of trials: readings as they were written, and what follows from them. Arrow keys go from cell to cell. */
 export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
@@ -99,7 +99,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 trial={byNumber.get(number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
                 waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
-                beside={besideOf(book.table, table.key, number)}
+                remarks={remarksOf(book.table, table.key, number)}
                 next={next === number}
                 write={write}
                 say={say}
