@@ -201,3 +201,7 @@ export const questions = {
 export type QuestionKey = keyof typeof questions;
 export type Answer<K extends QuestionKey> = keyof (typeof questions)[K]['answers'];
 export type Choices = { readonly [K in QuestionKey]: Answer<K> };
+
+/** The questions of one group, in their order. */
+export const questionsIn = (group: QuestionGroup): QuestionKey[] =>
+  (Object.keys(questions) as QuestionKey[]).filter((key) => questions[key].group === group);

@@ -21,4 +21,5 @@ export * from './look';
 export * from './exchange';
 export * from './houseSample';
 export * from './checkInvestigation';
+export * from './investigationProblem';
 export * from './readyMade';

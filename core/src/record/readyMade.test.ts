@@ -450,4 +450,20 @@ describe('checkInvestigation', () => {
     const problems = checkInvestigation(what as Investigation);
     expect(problems.find((problem) => problem.place === place)?.sentence).toMatch(sentence);
   });
+  it('takes a formula with water in it, however many names come before', () => {
+    const { columns, key } = boltPin.tables[0]!;
+    const more = ['p', 'q', 'r', 's'].map((name) => ({ ...columns[0]!, key: name }));
+    const warm = { ...columns[0]!, key: 'warm', kind: 'count', unit: '°C' } as (typeof columns)[0];
+    const last = {
+      ...columns[4]!,
+      key: 'last',
+      formula: '(p + q + r + s + mass) / water(warm)',
+      unit: 'cm³',
+    };
+    const investigation = {
+      ...boltPin,
+      tables: [{ ...boltPin.tables[0]!, key, columns: [...columns, ...more, warm, last as typeof warm] }],
+    };
+    expect(checkInvestigation(investigation)).toEqual([]);
+  });
 });

@@ -1,8 +1,9 @@
 import { endpoints, type HouseRulesAnswer, type HouseRulesVersion } from '@green-beam/contract';
 import { changesBetween, presets, type Conventions } from '@green-beam/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { houseRulesKey, useHouseRules } from '../answers/conventions';
 import { call, sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
@@ -11,15 +12,10 @@ import { Loading, Page, Trouble } from '../ui/Notice';
 import { RuleGroups } from './RuleGroups';
 import { RuleVersions } from './RuleVersions';
 
-const keyOf = (classId: string) => ['houseRules', classId] as const;
-
 /** The house rules of a class: every question with its answers, what they come to, and every version that was used. */
 export function HouseRules() {
   const { classId = '' } = useParams();
-  const rules = useQuery({
-    queryKey: keyOf(classId),
-    queryFn: () => call(endpoints.houseRules, { params: { classId } }),
-  });
+  const rules = useHouseRules(classId);
   const newest = rules.data?.versions[0];
   if (!rules.data || !newest)
     return rules.isError ? (
@@ -59,7 +55,7 @@ function OpenRules({
       }),
     onSuccess: (made) => {
       keep('');
-      queries.setQueryData(keyOf(classId), made);
+      queries.setQueryData(houseRulesKey(classId), made);
       void queries.invalidateQueries({ queryKey: ['conventions'] });
     },
   });

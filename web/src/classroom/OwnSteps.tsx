@@ -9,6 +9,12 @@ import { ChoiceField, ListField, TextField } from '../ui/fields';
 
 const kinds = instruments.map(({ kind, name }) => [kind, name] as const);
 
+const written = [
+  ['division', 'Divided in'],
+  ['tag', 'Tag'],
+  ['step', 'Read to'],
+] as const;
+
 /** Rules of their own: for a kind of instrument, one make of it, or one piece with its tag. */
 export function OwnSteps({
   rules,
@@ -48,27 +54,18 @@ export function OwnSteps({
               ]}
               onChange={(model) => replace(withOr(own, 'model', model))}
             />
-            <TextField
-              label="Divided in"
-              mono
-              className="w-24"
-              value={own.division ?? ''}
-              onChange={(division) => replace(withOr(own, 'division', division))}
-            />
-            <TextField
-              label="Tag"
-              mono
-              className="w-24"
-              value={own.tag ?? ''}
-              onChange={(tag) => replace(withOr(own, 'tag', tag))}
-            />
-            <TextField
-              label="Read to"
-              mono
-              className="w-24"
-              value={own.step}
-              onChange={(step) => change({ step })}
-            />
+            {written.map(([part, label]) => (
+              <TextField
+                key={part}
+                label={label}
+                mono
+                className="w-24"
+                value={own[part] ?? ''}
+                onChange={(text) =>
+                  part === 'step' ? change({ step: text }) : replace(withOr(own, part, text))
+                }
+              />
+            ))}
           </div>
         )}
       </ListField>

@@ -2,11 +2,11 @@ import {
   houseSample,
   questionGroups,
   questions,
+  questionsIn,
   sampleGroups,
   samplePicture,
   type Conventions,
   type CylinderPicture,
-  type QuestionGroup,
   type QuestionKey,
 } from '@green-beam/core';
 import { cylinderView, GraduatedCylinder } from '@green-beam/drawing';
@@ -22,9 +22,6 @@ interface Props {
   readonly onChange: (part: Partial<Conventions>) => void;
 }
 
-const keysOf = (group: QuestionGroup): QuestionKey[] =>
-  (Object.keys(questions) as QuestionKey[]).filter((key) => questions[key].group === group);
-
 /** The questions as a teacher thinks of them, each group with what its answers come to. */
 export function RuleGroups({ rules, inForce, mayChange, onChange }: Props) {
   const sample = useMemo(() => houseSample(rules), [rules]);
@@ -37,7 +34,7 @@ export function RuleGroups({ rules, inForce, mayChange, onChange }: Props) {
           </h2>
           <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[3fr_2fr]">
             <div className="flex flex-col gap-5">
-              {keysOf(group).map((key) => (
+              {questionsIn(group).map((key) => (
                 <Question
                   key={key}
                   name={key}

@@ -1,28 +1,22 @@
-import { endpoints } from '@green-beam/contract';
 import {
   answerWords,
   houseSample,
   overrideWords,
   questionGroups,
   questions,
+  questionsIn,
   sampleGroups,
   type Conventions,
-  type QuestionKey,
 } from '@green-beam/core';
-import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { call } from '../api';
-import { useConventions } from '../answers/conventions';
+import { useConventions, useHouseRules } from '../answers/conventions';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
 
 /** How we read and write in this class: the page that a teacher prints. */
 export function ClassRulesToPrint() {
   const { classId = '' } = useParams();
-  const rules = useQuery({
-    queryKey: ['houseRules', classId],
-    queryFn: () => call(endpoints.houseRules, { params: { classId } }),
-  });
+  const rules = useHouseRules(classId);
   const newest = rules.data?.versions[0];
   if (!rules.data || !newest)
     return rules.isError ? <Trouble error={rules.error} /> : <Loading what="the house rules" />;
@@ -36,9 +30,6 @@ export function OwnRulesToPrint() {
     return own.isError ? <Trouble error={own.error} /> : <Loading what="the house rules" />;
   return <Sheet rules={own.data.conventions} of={null} />;
 }
-
-const keysOf = (group: string): QuestionKey[] =>
-  (Object.keys(questions) as QuestionKey[]).filter((key) => questions[key].group === group);
 
 function Sheet({ rules, of }: { readonly rules: Conventions; readonly of: string | null }) {
   const sample = houseSample(rules);
@@ -59,7 +50,7 @@ function Sheet({ rules, of }: { readonly rules: Conventions; readonly of: string
           >
             <h2 className="mb-1">{questionGroups[group]}</h2>
             <dl>
-              {keysOf(group).map((key) => (
+              {questionsIn(group).map((key) => (
                 <div key={key} className="mb-1.5">
                   <dt className="text-sm text-soft">{questions[key].asks}</dt>
                   <dd>{answerWords(rules, key)}</dd>

@@ -5,12 +5,6 @@ import { tellTabs } from './between';
 import { rememberSession } from './remembered';
 import { sessionKey } from './who';
 
-/** Nobody is signed in yet for whom it could be said to be made. */
-const enter = <E extends typeof endpoints.signInTeacher | typeof endpoints.signInStudent>(
-  endpoint: E,
-  body: BodyOf<E>,
-): Promise<SessionAnswer> => sendTo(endpoint, body, null);
-
 /** Signs in, and makes this browser the home of who did. */
 export function useSignIn<E extends typeof endpoints.signInTeacher | typeof endpoints.signInStudent>(
   endpoint: E,
@@ -19,7 +13,8 @@ export function useSignIn<E extends typeof endpoints.signInTeacher | typeof endp
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async (body: BodyOf<E>) => {
-      const answer = await enter(endpoint, body);
+      // Nobody is signed in yet for whom it could be said to be made.
+      const answer = await sendTo(endpoint, body, null);
       await rememberSession(answer);
       return answer;
     },
