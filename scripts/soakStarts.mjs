@@ -31,9 +31,13 @@ function startServer(url, port) {
 async function counted(url) {
   const client = new pg.Client({ connectionString: url });
   await client.connect();
+  // Tries were called attempts before they were brought together.
+  const {
+    rows: [{ tries }],
+  } = await client.query(`select coalesce(to_regclass('tries'), to_regclass('attempts'))::text as tries`);
   const { rows } = await client.query(
     `select count(*) as entries, md5(string_agg(e.id::text || e.text || e.seq, '' order by e.seq)) as sum,
-            (select count(*) from attempts a join people p on p.id = a.person_id where p.name like 'Older %') as attempts
+            (select count(*) from ${tries} t join people p on p.id = t.person_id where p.name like 'Older %') as tries
        from logbook_entries e join people p on p.id = e.reader_id where p.name like 'Older %'`,
   );
   await client.end();

@@ -6,3 +6,4 @@ export * from './requests';
 export * from './answers';
 export * from './houseRules';
 export * from './endpoints';
+export * from './stored';

@@ -22,6 +22,8 @@ export const paths = {
   drillItems: '/api/drills/items',
   drillItem: '/api/drills/items/:itemId',
   drillAttempts: '/api/drills/items/:itemId/attempts',
+  rearranged: '/api/rearranged',
+  spotted: '/api/spotted',
   calculations: '/api/logbooks/:logbookId/calculations',
   logbooks: '/api/logbooks',
   logbook: '/api/logbooks/:logbookId',

@@ -95,6 +95,41 @@ export const newDrillAttempt = object({
   unit: shortText('unit', 24).defined('The unit is missing.'),
 }).noUnknown();
 
+/** What was written for a letter of a formula that the page asked for. */
+export const newRearranged = object({
+  id: clientId,
+  exerciseId: clientId,
+  formula: needed('formula', 400),
+  wanted: needed('letter', 60),
+  text: shortText('answer', 200).defined('The answer is missing.'),
+}).noUnknown();
+
+/** What was marked in a table with faults, by the seed that it was made from. */
+export const newSpotted = object({
+  id: clientId,
+  exerciseId: clientId,
+  seed: number()
+    .strict()
+    .integer()
+    .min(0)
+    .max(2 ** 31)
+    .required('The table is missing.'),
+  marks: array(
+    object({
+      place: object({
+        trial: mixed<number | 'heading' | 'mean'>(
+          (value): value is number | 'heading' | 'mean' =>
+            value === 'heading' || value === 'mean' || Number.isInteger(value),
+        ).required('The place is missing.'),
+        column: needed('column', 60),
+      }).noUnknown(),
+      code: needed('fault', 60),
+    }).noUnknown(),
+  )
+    .max(100, 'At most 100 marks.')
+    .required('The marks are missing.'),
+}).noUnknown();
+
 export const newCalculation = object({ id: clientId, expression: needed('calculation', 2000) }).noUnknown();
 
 export const askedWords = object({ hands }).noUnknown();
@@ -230,6 +265,8 @@ export type NewSetting = InferType<typeof newSetting>;
 export type NewAttempt = InferType<typeof newAttempt>;
 export type NewDrill = InferType<typeof newDrill>;
 export type NewDrillAttempt = InferType<typeof newDrillAttempt>;
+export type NewRearranged = InferType<typeof newRearranged>;
+export type NewSpotted = InferType<typeof newSpotted>;
 export type NewCalculation = InferType<typeof newCalculation>;
 export type NewShow = InferType<typeof newShow>;
 export type NewStationShow = InferType<typeof newStationShow>;

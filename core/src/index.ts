@@ -12,3 +12,4 @@ export * from './density';
 export * from './record';
 export * from './evidence';
 export * from './drills';
+export * from './exercises';

@@ -48,6 +48,8 @@ const matrix: Readonly<Record<string, string>> = {
   'post /api/drills/items': '1yyyyyyy',
   'get /api/drills/items/:itemId': '133y3333',
   'post /api/drills/items/:itemId/attempts': '133y3333',
+  'post /api/rearranged': '1yyyyyyy',
+  'post /api/spotted': '1yyyyyyy',
   'post /api/logbooks/:logbookId/calculations': '133y3333',
   'get /api/logbooks': '1yyy3333',
   'post /api/investigations/:investigationId/logbook': '13yy3333',

@@ -103,15 +103,15 @@ function block(trials: number, columns: number) {
 async function manyAttempts(personId: string, count: number): Promise<void> {
   await harness.database.sequelize.query(
     `with s as (
-       insert into practice_settings (id, person_id, conventions_id, kind, model, mode, seed, setting, created_at)
-       select gen_random_uuid(), person_id, conventions_id, kind, model, mode, seed, setting,
+       insert into exercises (id, person_id, conventions_id, kind, seed, item, created_at)
+       select gen_random_uuid(), person_id, conventions_id, kind, seed, item,
               now() + interval '1 millisecond' * n
-         from practice_settings cross join generate_series(1, ${count}) n
-        where id = (select setting_id from attempts where person_id = '${personId}' order by created_at desc limit 1)
+         from exercises cross join generate_series(1, ${count}) n
+        where id = (select exercise_id from tries where person_id = '${personId}' order by created_at desc limit 1)
        returning id, created_at)
-     insert into attempts (id, setting_id, person_id, ordinal, text, unit, verdict, divisions_off, created_at)
-     select gen_random_uuid(), s.id, '${personId}', 1, '1.0', 'cm', a.verdict, 0.1, s.created_at
-       from s cross join (select verdict from attempts where person_id = '${personId}' limit 1) a`,
+     insert into tries (id, exercise_id, person_id, ordinal, answer, verdict, divisions_off, created_at)
+     select gen_random_uuid(), s.id, '${personId}', 1, '{"text": "1.0", "unit": "cm"}', t.verdict, 0.1, s.created_at
+       from s cross join (select verdict from tries where person_id = '${personId}' limit 1) t`,
   );
-  await harness.database.sequelize.query('analyze attempts');
+  await harness.database.sequelize.query('analyze tries');
 }

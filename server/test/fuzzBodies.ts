@@ -49,6 +49,19 @@ export function fuzzBodies(studentId: string): Readonly<Record<string, () => obj
     'post /api/balance/readings': () => ({}),
     'post /api/drills/items': () => ({ id: randomUUID(), kind: 'rounding' }),
     'post /api/drills/items/:itemId/attempts': () => ({ id: randomUUID(), text: '12.4', unit: 'g' }),
+    'post /api/rearranged': () => ({
+      id: randomUUID(),
+      exerciseId: randomUUID(),
+      formula: 'ρ = m / V',
+      wanted: 'V',
+      text: 'm / ρ',
+    }),
+    'post /api/spotted': () => ({
+      id: randomUUID(),
+      exerciseId: randomUUID(),
+      seed: 7,
+      marks: [{ place: { trial: 1, column: 'mass' }, code: 'other-unit' }],
+    }),
     'post /api/logbooks/:logbookId/calculations': () => ({
       id: randomUUID(),
       expression: '214.6 g / 24.5 mL',

@@ -38,6 +38,13 @@ export interface DrillAnswer {
   readonly triesLeft: number;
 }
 
+/** What is said of a formula that was solved, or of a table that was looked through. */
+export interface PractisedAnswer {
+  readonly id: string;
+  readonly verdict: WorkedVerdict;
+  readonly triesLeft: number;
+}
+
 export interface CalculationAnswer {
   readonly id: string;
   readonly expression: string;

@@ -24,7 +24,7 @@ export interface WorkedAnswer {
 export type WorkedVerdict =
   | { readonly outcome: 'right'; readonly remarks: readonly string[] }
   | { readonly outcome: 'wrong'; readonly causes: readonly Cause[]; readonly remarks: readonly string[] }
-  | { readonly outcome: 'unreadable'; readonly problem: NumberProblem };
+  | { readonly outcome: 'unreadable'; readonly problem: Pick<NumberProblem, 'at' | 'message'> };
 
 /**
  * Judges a worked answer: the same value to the same place is right, in any accepted writing. A wrong one is named by the

@@ -38,5 +38,6 @@ export function drillOf(kind: string): Drill {
 export * from './drill';
 
 export * from './makeItem';
+export * from './pages';
 export * from './rearranging';
 export * from './spotTheFault';

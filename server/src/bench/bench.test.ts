@@ -5,6 +5,7 @@ import {
   instruments,
   presetNamed,
   type MicrometerPicture,
+  type Setting,
 } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -41,9 +42,9 @@ const attempt = (browser: Browser, settingId: string, text: string, rest: object
 
 /** The right answer, which only the database knows. */
 async function keyTo(settingId: string): Promise<string> {
-  const row = await harness.database.models.practiceSettings.findByPk(settingId);
-  if (!row) throw new Error('There is no such setting.');
-  return expectReading(instrumentOf(row.kind), row.setting, presetNamed('Chemistry bench')).text;
+  const row = await harness.database.models.exercises.findByPk(settingId);
+  const { setting } = row?.item as { setting: Setting };
+  return expectReading(instrumentOf(setting.kind), setting, presetNamed('Chemistry bench')).text;
 }
 
 describe('a setting', () => {

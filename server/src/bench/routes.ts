@@ -1,10 +1,16 @@
-import { askedWords, newAttempt, newSetting, endpoints, whichInstrument } from '@green-beam/contract';
+import {
+  askedWords,
+  newAttempt,
+  newSetting as newSettingBody,
+  endpoints,
+  whichInstrument,
+} from '@green-beam/contract';
 import type { Router } from 'express';
 import { route, type Named } from '../access/route';
 import type { Services } from '../services';
 import {
   benchFor,
-  layOut,
+  newSetting,
   ownStation,
   schoolsFor,
   settingAnswer,
@@ -22,8 +28,8 @@ export function benchRoutes(router: Router, services: Services): void {
   });
   route(router, endpoints.newSetting, {
     allow: 'signed-in',
-    body: newSetting,
-    run: ({ who, body }) => layOut(services, who, body),
+    body: newSettingBody,
+    run: ({ who, body }) => newSetting(services, who, body),
   });
   route(router, endpoints.setting, {
     allow: 'signed-in',

@@ -12,7 +12,9 @@ import type {
 import {
   chooseInstrument,
   describeScale,
+  exerciseFormat,
   instrumentOf,
+  judgeExercise,
   makeSetting,
   modelOf,
   NotReady,
@@ -20,33 +22,23 @@ import {
   parseNumber,
   plainestEnough,
   seeded,
+  type ExerciseNamed,
 } from '@green-beam/core';
-import { QueryTypes } from 'sequelize';
-import type { AttemptRow, PracticeSettingRow } from '../database/models';
-import { Problem } from '../http/problem';
+import type { Caller } from '../access/caller';
+import { layOut, ownExercise } from '../exercises/exercises';
+import { closed, leftAfter, takeTry, triesAllowed, triesAt, type Try } from '../exercises/tries';
+import { Problem, rejectRangeErrors } from '../http/problem';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
-import type { Caller } from '../access/caller';
-import {
-  answerTo,
-  closed,
-  handled,
-  judge,
-  measuredBy,
-  rejectRangeErrors,
-  partsOf,
-  triesAllowed,
-} from './judging';
+import { answerTo, handled, partsOf } from './judging';
 import { benchOf } from './tries';
-
-export { rejectRangeErrors as orNotValid } from './judging';
 
 export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAnswer> {
   return benchOf(await kept.practices.ofOne(who.id));
 }
 
 /** Puts a new setting on the bench. A repeated request with the same id gives the same setting. @throws Problem */
-export async function layOut(
+export async function newSetting(
   services: Services,
   who: Caller,
   { id, kind, mode, model }: NewSetting,
@@ -60,47 +52,32 @@ export async function layOut(
   const conventions = await kept.conventions(who.conventionsId);
   const first =
     instrument.first !== undefined &&
-    (await database.models.practiceSettings.count({ where: { personId: who.id, model: chosen.id } })) === 0;
-  return layOutSetting(services, who, id, {
-    kind: instrument.kind,
-    model: chosen.id,
-    mode,
-    seed: drawn,
-    setting: makeSetting(instrument, chosen, conventions, mode, drawn, first),
-  });
+    (await database.models.exercises.count({
+      where: { personId: who.id, kind: instrument.kind, item: { setting: { model: chosen.id } } },
+    })) === 0;
+  const setting = makeSetting(instrument, chosen, conventions, mode, drawn, first);
+  return putOnBench(services, who, id, { mode, setting, seed: drawn });
 }
 
-type Laid = Pick<PracticeSettingRow, 'kind' | 'model' | 'mode' | 'seed' | 'setting' | 'showId'>;
-
 /** Keeps a setting for a reader; one that has this id already stays as it is. @throws Problem */
-export async function layOutSetting(
+export async function putOnBench(
   services: Services,
   who: Caller,
   id: string,
-  laid: Laid,
+  {
+    seed,
+    questionId = null,
+    ...what
+  }: Pick<ExerciseNamed<'setting'>, 'mode' | 'setting'> & {
+    readonly seed: number | null;
+    readonly questionId?: string | null;
+  },
 ): Promise<SettingAnswer> {
-  const row = { id, personId: who.id, conventionsId: who.conventionsId, ...laid };
-  const added = await services.database.sequelize.query(
-    `insert into practice_settings (id, person_id, conventions_id, kind, model, mode, seed, setting, show_id, created_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict (id) do nothing returning id`,
-    {
-      type: QueryTypes.SELECT,
-      bind: [
-        id,
-        row.personId,
-        row.conventionsId,
-        row.kind,
-        row.model,
-        row.mode,
-        row.seed,
-        JSON.stringify(row.setting),
-        row.showId ?? null,
-        services.now(),
-      ],
-    },
-  );
-  if (added.length === 0) return settingAnswer(services, who, await ownStation(services, who, id));
-  const station = await stationOf(services.kept, row);
+  const exercise = { format: exerciseFormat, of: 'setting', ...what } as const;
+  const laid = { id, personId: who.id, conventionsId: who.conventionsId, questionId, exercise };
+  if (!(await layOut(services, laid, seed)))
+    return settingAnswer(services, who, await ownStation(services, who, id));
+  const station = await stationOf(services.kept, laid);
   services.kept.settings.set(id, station);
   return answerWith(who, station, []);
 }
@@ -110,120 +87,63 @@ export const settingAnswer = async (
   services: Services,
   who: Caller,
   station: Station,
-): Promise<SettingAnswer> => answerWith(who, station, await attemptsAt(services, station.row.id));
+): Promise<SettingAnswer> => answerWith(who, station, await triesAt(services, 'setting', station.laid.id));
 
-function answerWith({ spoken }: Caller, station: Station, attempts: readonly AttemptRow[]): SettingAnswer {
-  const { row, instrument, setting } = station;
-  const answers = attempts.map((attempt) => answerTo(station, attempt, attempts));
+function answerWith({ spoken }: Caller, station: Station, tries: readonly Try<'setting'>[]): SettingAnswer {
+  const { laid, instrument, setting } = station;
+  const last = tries.at(-1);
   return {
-    id: row.id,
+    id: laid.id,
     kind: instrument.kind,
     instrumentName: instrument.name,
     question: instrument.ask(setting),
-    mode: row.mode,
-    modelName: modelOf(instrument, row.model).name,
+    mode: laid.exercise.mode,
+    modelName: modelOf(instrument, setting.model).name,
     unitChoices: instrument.unitChoices,
     picture: instrument.picture(setting),
     parts: partsOf(station).map(({ key, heading, unit }) => ({ key, heading, unit })),
     mayHear: spoken,
-    shown: typeof row.showId === 'string',
-    attempts: answers,
-    triesLeft: answers.at(-1)?.triesLeft ?? triesAllowed,
+    shown: laid.questionId !== null,
+    attempts: tries.map((own) => answerTo(station, { own, all: tries })),
+    triesLeft: last ? leftAfter({ own: last, all: tries }) : triesAllowed,
   };
 }
 
-/**
- * Checks one try. What cannot be read as a number, or an apparatus that is not ready, costs no try and is not kept. A
- * repeated request with the same id gets the same answer. @throws Problem
- */
+/** Checks one try. @throws Problem */
 export async function takeAttempt(
   services: Services,
   who: Caller,
   station: Station,
-  attempt: NewAttempt,
+  { id, ...answer }: NewAttempt,
 ): Promise<AttemptAnswer> {
-  const { models } = services.database;
-  const settingId = station.row.id;
-  const before = await attemptsAt(services, settingId);
-  const repeated = before.find(({ id }) => id === attempt.id);
-  if (repeated) return answerTo(station, repeated, before);
-
-  if (closed(before)) throw new Problem('setting-closed');
-  const verdict = judge(station, attempt);
-  if (verdict.outcome === 'unreadable' || verdict.outcome === 'not ready') {
-    const { id, text, unit } = attempt;
-    return { id, text, unit, verdict, parts: [], triesLeft: triesAllowed - before.length, solution: null };
-  }
-  const kept: AttemptRow = {
-    id: attempt.id,
-    settingId,
-    personId: who.id,
-    ordinal: before.length + 1,
-    text: attempt.text,
-    unit: attempt.unit,
-    hands: attempt.hands,
-    verdict,
-    parts: attempt.parts ?? null,
-    ...measuredBy(station, attempt),
-  };
-  if (!(await add(services, kept))) {
-    const again = await attemptsAt(services, settingId);
-    const twin = again.find(({ id }) => id === attempt.id);
-    if (twin) return answerTo(station, twin, again);
-    // Another id at this ordinal: two tries crossed. Or the id belongs to another setting.
-    if (await models.attempts.findByPk(attempt.id)) throw new Problem('already-used');
-    return takeAttempt(services, who, station, attempt);
-  }
-  for (const { id: classId } of who.classes) {
-    services.publish.board(classId, [who.id]);
-    if (station.row.showId) services.publish.answers(classId);
-  }
-  return answerTo(station, kept, [...before, kept]);
-}
-
-/** Keeps a try; false where its id or its place is taken. */
-async function add({ database, now }: Services, row: AttemptRow): Promise<boolean> {
-  const added = await database.sequelize.query(
-    `insert into attempts (id, setting_id, person_id, ordinal, text, unit, hands, verdict, parts, value, divisions_off, created_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict do nothing returning id`,
-    {
-      type: QueryTypes.SELECT,
-      bind: [
-        row.id,
-        row.settingId,
-        row.personId,
-        row.ordinal,
-        row.text,
-        row.unit,
-        row.hands && JSON.stringify(row.hands),
-        JSON.stringify(row.verdict),
-        row.parts && JSON.stringify(row.parts),
-        row.value,
-        row.divisionsOff,
-        now(),
-      ],
-    },
+  const { laid, conventions } = station;
+  const tried = await takeTry(
+    services,
+    who,
+    { of: 'setting', exerciseId: laid.id },
+    { id, answer: { ...answer, parts: answer.parts ?? null } },
+    () => rejectRangeErrors(() => judgeExercise(laid.exercise, answer, conventions)),
   );
-  return added.length === 1;
+  if (laid.questionId !== null) for (const { id: classId } of who.classes) services.publish.answers(classId);
+  return answerTo(station, tried);
 }
 
 /** The scale near the pointer in words, as the hands left it, for whom the teacher allows it. @throws Problem */
 export function wordsFor({ spoken }: Caller, station: Station, hands: NewAttempt['hands']): WordsAnswer {
   if (!spoken) throw new Problem('not-allowed');
-  try {
-    return { words: describeScale(station.instrument, handled(station, { hands }), station.conventions) };
-  } catch (error) {
-    if (error instanceof NotReady) return { words: [error.message] };
-    throw error;
-  }
+  const left = handled(station, { hands });
+  if (left instanceof NotReady) return { words: [left.message] };
+  return { words: describeScale(station.instrument, left, station.conventions) };
 }
 
 /** What each other school would have accepted, once the setting is finished. @throws Problem */
 export async function schoolsFor(services: Services, station: Station): Promise<SchoolsAnswer> {
-  const attempts = await attemptsAt(services, station.row.id);
-  const last = attempts.at(-1);
-  if (!last || !closed(attempts)) throw new Problem('setting-open');
-  return { schools: presetComparison(station.instrument, handled(station, last)) };
+  const tries = await triesAt(services, 'setting', station.laid.id);
+  const last = tries.at(-1);
+  if (!last || !closed(tries)) throw new Problem('setting-open');
+  const left = handled(station, last.answer);
+  if (left instanceof NotReady) throw new Problem('setting-open');
+  return { schools: presetComparison(station.instrument, left) };
 }
 
 /** What each instrument would give for a thing of about a known size. @throws Problem */
@@ -243,15 +163,10 @@ export async function whichFor(
 }
 
 /** A setting that the caller reads. @throws Problem for anybody else's */
-export async function ownStation({ database, kept }: Services, who: Caller, id: string): Promise<Station> {
-  const known = kept.settings.get(id);
-  const row = known?.row ?? (await database.models.practiceSettings.findByPk(id));
-  if (!row) throw new Problem('not-found');
-  if (row.personId !== who.id) throw new Problem('not-allowed');
-  const station = known ?? (await stationOf(kept, row));
-  kept.settings.set(id, station);
+export async function ownStation(services: Services, who: Caller, id: string): Promise<Station> {
+  const known = services.kept.settings.get(id);
+  if (known && known.laid.personId !== who.id) throw new Problem('not-allowed');
+  const station = known ?? (await stationOf(services.kept, await ownExercise(services, who, 'setting', id)));
+  services.kept.settings.set(id, station);
   return station;
 }
-
-const attemptsAt = ({ database }: Services, settingId: string): Promise<AttemptRow[]> =>
-  database.models.attempts.findAll({ where: { settingId }, order: [['ordinal', 'asc']], raw: true });

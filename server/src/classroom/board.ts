@@ -77,7 +77,7 @@ const studentsOf = (sequelize: Services['database']['sequelize'], classId: strin
     `select p.id, p.name, m.spoken,
             (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
               where b.person_id = p.id and g.class_id = $1 limit 1) as "group",
-            (select a.id from attempts a where a.person_id = p.id order by a.created_at desc limit 1) as newest
+            (select t.id from tries t where t.person_id = p.id order by t.created_at desc limit 1) as newest
        from class_students m join people p on p.id = m.person_id
       where m.class_id = $1 order by p.name, p.id`,
     { type: QueryTypes.SELECT, bind: [classId] },

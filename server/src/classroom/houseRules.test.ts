@@ -73,7 +73,9 @@ describe('the house rules of a class', () => {
 
   it('answer what was not asked yet when they were made', async () => {
     const row = await harness.database.models.classConventions.findOne({ where: { version: 1 } });
-    const older = Object.entries(row!.body).filter(([key]) => !['onesZero', 'howCompare'].includes(key));
+    const older = Object.entries(row!.body as object).filter(
+      ([key]) => !['onesZero', 'howCompare'].includes(key),
+    );
     await row!.update({ body: Object.fromEntries(older) as never });
     const versions = (await rulesNow()).versions;
     expect(versions.at(-1)?.rules).toMatchObject({ onesZero: 'bare', howCompare: 'tests' });

@@ -1,5 +1,6 @@
 import {
   houseRules,
+  readStored,
   type HouseRulesAnswer,
   type HouseRulesVersion,
   type NewHouseRules,
@@ -28,7 +29,8 @@ export async function houseRulesFor(
   const rows = await database.sequelize.query<Row>(
     `select v.body, v.created_at as "madeAt",
             (select count(*)::int from logbooks where conventions_id = v.id) as logbooks,
-            (select count(*)::int from practice_settings where conventions_id = v.id) as settings
+            (select count(*)::int from exercises
+              where conventions_id = v.id and item->>'of' = 'setting') as settings
        from class_conventions v where v.class_id = $1 order by v.version desc`,
     { type: QueryTypes.SELECT, bind: [classId] },
   );
@@ -36,7 +38,7 @@ export async function houseRulesFor(
   return {
     class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
     versions: rows.map(({ body, madeAt, logbooks, settings }): HouseRulesVersion => ({
-      rules: houseRules.cast(body),
+      rules: readStored(houseRules, body, 'set of house rules'),
       madeAt: madeAt.toISOString(),
       logbooks,
       settings,

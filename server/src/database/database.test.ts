@@ -1,5 +1,5 @@
-import { checkInvestigationFile } from '@green-beam/contract';
-import { boltPin } from '@green-beam/core';
+import { checkInvestigationFile, readStored, storedExercise } from '@green-beam/contract';
+import { boltPin, drillOf, makeItem, presetNamed } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import type { Model, ModelStatic } from 'sequelize';
 import { describe, expect, it } from 'vitest';
@@ -151,6 +151,68 @@ describe('migrations', () => {
     await expect(made(`update logbook_entries set text = 'y' where logbook_id = $1`)).rejects.toThrow();
     await migrate(url, (all) => all.down({ to: '0006-what-it-is-about' }));
     expect(await rows('"column"')).toEqual(columns);
+    await sequelize.close();
+  });
+
+  it('bring settings, drills and tries into one table each, whole, and lose nothing either way', async () => {
+    const url = await freshDatabase();
+    const { sequelize, models } = connect(url);
+    await migrate(url, (all) => all.up({ to: '0006-what-it-is-about' }));
+    const id = randomUUID();
+    const [setting, drill] = [randomUUID(), randomUUID()];
+    const made = async (statement: string, ...rest: unknown[]) =>
+      sequelize.query(statement, { bind: [id, ...rest] });
+    await made(
+      `insert into people (id, role, name, secret_hash, created_at) values ($1, 'student', 'Ada Lind', 'x', now())`,
+    );
+    await made(`insert into classes (id, code, name, created_at) values ($1, 'TERN', 'Tern', now())`);
+    await made(
+      `insert into class_conventions (id, class_id, version, body, created_at) values ($1, $1, 1, $2, now())`,
+      JSON.stringify(presetNamed('Half-division')),
+    );
+    await made(
+      `insert into practice_settings (id, person_id, conventions_id, kind, model, mode, seed, setting, created_at)
+       values ($2, $1, $1, 'ruler', 'ruler-mm', 'read', 5, '{"kind": "ruler", "model": "ruler-mm", "tipMm": 7}', now())`,
+      setting,
+    );
+    await made(
+      `insert into attempts (id, setting_id, person_id, ordinal, text, unit, hands, verdict, divisions_off, value, created_at)
+       values ($1, $2, $1, 1, '12.4', 'mm', null, '{"outcome": "right", "remarks": []}', 0.1, 12.4, now())`,
+      setting,
+    );
+    await made(
+      `insert into drill_items (id, person_id, conventions_id, kind, level, seed, created_at)
+       values ($2, $1, $1, 'sums', 1, 77, now())`,
+      drill,
+    );
+    await made(
+      `insert into drill_attempts (id, item_id, person_id, ordinal, text, unit, verdict, created_at)
+       values ($2, $2, $1, 1, '9.9', 'g', '{"outcome": "wrong", "causes": [], "remarks": []}', now())`,
+      drill,
+    );
+    const older = async () =>
+      Promise.all(
+        ['practice_settings', 'attempts', 'drill_items', 'drill_attempts'].map(async (table) => {
+          const [rows] = await sequelize.query(`select to_jsonb(t) as line from ${table} t order by id`);
+          return rows;
+        }),
+      );
+    const before = await older();
+    await migrate(url);
+    const rows = await models.exercises.findAll({ order: ['kind'] });
+    const [read, sums] = rows.map(({ item }) => readStored(storedExercise, item, 'exercise'));
+    expect(read).toMatchObject({ of: 'setting', mode: 'read', setting: { model: 'ruler-mm', tipMm: 7 } });
+    // The same item that its seed made under the rules of that class.
+    const item = makeItem(drillOf('sums'), presetNamed('Half-division'), 1, 77);
+    expect(sums).toEqual({ format: 1, of: 'drill', kind: 'sums', level: 1, item });
+    const tries = await models.tries.findAll({ order: ['exerciseId'] });
+    const answers = Object.fromEntries(tries.map(({ exerciseId, answer }) => [exerciseId, answer]));
+    expect(answers).toEqual({
+      [setting]: { text: '12.4', unit: 'mm', hands: null, parts: null },
+      [drill]: { text: '9.9', unit: 'g' },
+    });
+    await migrate(url, (all) => all.down({ to: '0007-exercises' }));
+    expect(await older()).toEqual(before);
     await sequelize.close();
   });
 });

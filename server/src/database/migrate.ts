@@ -6,6 +6,7 @@ import * as drills from './migrations/0003-drills';
 import * as investigations from './migrations/0004-investigations';
 import * as whoseItIs from './migrations/0005-whose-it-is';
 import * as whatItIsAbout from './migrations/0006-what-it-is-about';
+import * as exercises from './migrations/0007-exercises';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -15,6 +16,7 @@ const migrations = {
   '0004-investigations': investigations,
   '0005-whose-it-is': whoseItIs,
   '0006-what-it-is-about': whatItIsAbout,
+  '0007-exercises': exercises,
 } as const;
 
 /** The names of all migrations, in order. */

@@ -1,12 +1,10 @@
 import { Sequelize } from 'sequelize';
-import { benchTables } from './tables/bench';
-import { figuresTables } from './tables/figures';
+import { exercisesTables } from './tables/exercises';
 import { logbooksTables } from './tables/logbooks';
 import { peopleTables } from './tables/people';
 import { defineIn } from './tables/table';
 
-export type * from './tables/bench';
-export type * from './tables/figures';
+export type * from './tables/exercises';
 export type * from './tables/logbooks';
 export type * from './tables/people';
 
@@ -15,8 +13,7 @@ export function defineModels(sequelize: Sequelize) {
   const table = defineIn(sequelize);
   return {
     ...peopleTables(table),
-    ...benchTables(table),
-    ...figuresTables(table),
+    ...exercisesTables(table),
     ...logbooksTables(table),
   };
 }

@@ -1,5 +1,5 @@
-import { boltPin, lampOil, presetNamed, seeded, seedFrom } from '@green-beam/core';
-import type { AttemptRow, Models, PracticeSettingRow } from '../database/models';
+import { boltPin, exerciseFormat, lampOil, presetNamed, seeded, seedFrom } from '@green-beam/core';
+import type { ExerciseRow, Models, TryRow } from '../database/models';
 import type { Services } from '../services';
 import { firstLock } from '../database/migrate';
 import { hashSecret, nameKey } from '../session/passphrase';
@@ -155,8 +155,8 @@ async function makeFurtherClasses(
 
 /** A few lessons of practice: each reader a few settings a day, with their own habits. */
 async function makeReadings(models: Models, now: Date, within: Within): Promise<void> {
-  const settings: PracticeSettingRow[] = [];
-  const attempts: AttemptRow[] = [];
+  const exercises: ExerciseRow[] = [];
+  const tries: TryRow[] = [];
   for (const [at, reader] of readers.entries()) {
     const random = seeded(seedFrom(reader.name));
     for (const daysAgo of days) {
@@ -165,16 +165,16 @@ async function makeReadings(models: Models, now: Date, within: Within): Promise<
       for (let nth = 0; nth < (daysAgo === 0 ? 2 : readingsPerDay); nth += 1) {
         const personId = studentId(reader);
         const id = idFor(`setting ${reader.name} ${daysAgo} ${nth}`);
-        const { kind, model, seed, setting, tries } = readOnce(reader, conventions, random);
+        const { seed, setting, tried } = readOnce(reader, conventions, random);
         const createdAt = lessonTime(now, daysAgo, nth * 95 + at * 3);
-        settings.push({ id, personId, conventionsId, kind, model, mode: 'read', seed, setting, createdAt });
-        tries.forEach((attempt, back) =>
-          attempts.push({
+        const item = { format: exerciseFormat, of: 'setting', mode: 'read', setting };
+        exercises.push({ id, personId, conventionsId, kind: setting.kind, seed, item, createdAt });
+        tried.forEach((attempt, back) =>
+          tries.push({
             id: idFor(`attempt ${id} ${back}`),
-            settingId: id,
+            exerciseId: id,
             personId,
             ordinal: back + 1,
-            hands: null,
             createdAt: new Date(createdAt.getTime() + back * 30_000),
             ...attempt,
           }),
@@ -182,6 +182,6 @@ async function makeReadings(models: Models, now: Date, within: Within): Promise<
       }
     }
   }
-  await models.practiceSettings.bulkCreate(settings, within);
-  await models.attempts.bulkCreate(attempts, within);
+  await models.exercises.bulkCreate(exercises, within);
+  await models.tries.bulkCreate(tries, within);
 }

@@ -1,14 +1,14 @@
 import {
-  type InstrumentKind,
-  checkReading,
   Decimal,
+  exerciseFormat,
   instrumentOf,
+  judgeExercise,
   makeSetting,
   predictAlone,
   readingOf,
   written,
+  type Answers,
   type Conventions,
-  type Instrument,
   type Random,
   type Reading,
   type Setting,
@@ -17,18 +17,16 @@ import {
 import type { Reader } from './scenario';
 
 export interface SimulatedTry {
-  readonly text: string;
-  readonly unit: string;
+  readonly answer: Answers['setting'];
   readonly verdict: Verdict;
-  readonly divisionsOff: number;
+  readonly value: number | null;
+  readonly divisionsOff: number | null;
 }
 
 export interface SimulatedReading {
-  readonly kind: InstrumentKind;
-  readonly model: string;
   readonly seed: number;
   readonly setting: Setting;
-  readonly tries: readonly SimulatedTry[];
+  readonly tried: readonly SimulatedTry[];
 }
 
 /** How often a slip that is none of one's own happens all the same. */
@@ -42,15 +40,14 @@ export function readOnce(who: Reader, conventions: Conventions, random: Random):
   const setting = makeSetting(instrument, model, conventions, 'read', seed);
   const reading = readingOf(instrument, setting, conventions);
   const slip = random.chance(who.slips) ? slipOf(who, reading, random) : null;
-  const attempt = (text: string): SimulatedTry => ({
-    text,
-    unit: reading.unit,
-    verdict: checkReading(instrument, setting, conventions, text, reading.unit),
-    divisionsOff: divisionsOff(instrument, setting, text, model.division),
-  });
-  const tries =
+  const exercise = { format: exerciseFormat, of: 'setting', mode: 'read', setting } as const;
+  const attempt = (text: string): SimulatedTry => {
+    const answer = { text, unit: reading.unit, hands: null, parts: null };
+    return { answer, ...judgeExercise<'setting'>(exercise, answer, conventions) };
+  };
+  const tried =
     slip === null ? [attempt(honest(reading, random))] : [attempt(slip), attempt(honest(reading, random))];
-  return { kind: instrument.kind, model: model.id, seed, setting, tries };
+  return { seed, setting, tried };
 }
 
 /** What a reader with an honest eye writes: off by a small part of a division. */
@@ -74,6 +71,3 @@ function slipOf({ habits }: Reader, reading: Reading, random: Random): string | 
     ? written(reading, random.pick(predictions).value)
     : null;
 }
-
-const divisionsOff = (instrument: Instrument, setting: Setting, text: string, division: string): number =>
-  Number(new Decimal(text).minus(instrument.indication(setting)).div(division).toFixed(3));

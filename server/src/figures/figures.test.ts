@@ -5,8 +5,9 @@ import type {
   DrillsAnswer,
   LogbookAnswer,
   LogbooksAnswer,
+  PractisedAnswer,
 } from '@green-beam/contract';
-import { drillOf, drills, makeItem, presetNamed } from '@green-beam/core';
+import { drills, faultyTable, judgeMarks, type DrillItem } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -25,8 +26,8 @@ const answer = (itemId: string, text: string, unit = '', id: string = randomUUID
   student.post<DrillAttemptAnswer>(`/api/drills/items/${itemId}/attempts`, { id, text, unit });
 /** The item behind an id, which only the database knows. */
 const keyTo = async (id: string) => {
-  const row = await harness.database.models.drillItems.findByPk(id);
-  return makeItem(drillOf(row?.kind ?? ''), presetNamed('Chemistry bench'), row?.level ?? 0, row?.seed ?? 0);
+  const row = await harness.database.models.exercises.findByPk(id);
+  return (row?.item as { item: DrillItem }).item;
 };
 
 describe('a drill', () => {
@@ -89,6 +90,59 @@ describe('a drill', () => {
     );
     expect((await answer(item.id, '1'.repeat(61))).status).toBe(422);
     expect((await harness.browser().get<DrillsAnswer>('/api/drills')).status).toBe(401);
+  });
+});
+
+describe('what a page asks by itself', () => {
+  const skillOf = async (kind: string) =>
+    (await student.get<DrillsAnswer>('/api/drills')).body.drills.find((one) => one.kind === kind)?.skill;
+
+  it('a formula is kept with what was written for its letter, and counts', async () => {
+    const exerciseId = randomUUID();
+    const write = (text: string, rest: object = {}) =>
+      student.post<PractisedAnswer>('/api/rearranged', {
+        id: randomUUID(),
+        exerciseId,
+        formula: 'ρ = m / V',
+        wanted: 'V',
+        text,
+        ...rest,
+      });
+    expect((await write('m / ')).body).toMatchObject({ triesLeft: 3, verdict: { outcome: 'unreadable' } });
+    expect((await write('ρ × m')).body).toMatchObject({ triesLeft: 2, verdict: { outcome: 'wrong' } });
+    expect((await write('V = m / ρ')).body).toMatchObject({ triesLeft: 0, verdict: { outcome: 'right' } });
+    expect(await write('m / ρ')).toMatchObject({ body: { code: 'setting-closed' } });
+    // Only the first try at it tells what somebody can do.
+    expect(await skillOf('rearranging')).toMatchObject({ tries: 1, state: 'shaky' });
+    const other = await harness.asStudent('Junia Fell');
+    const theirs = { id: randomUUID(), exerciseId, formula: 'ρ = m / V', wanted: 'V', text: 'm / ρ' };
+    expect((await other.post('/api/rearranged', theirs)).status).toBe(403);
+    expect((await write('1', { exerciseId: randomUUID(), wanted: 'ρ' })).status).toBe(422);
+    expect((await write('1', { exerciseId: randomUUID(), formula: 'ρ = m /' })).status).toBe(422);
+  });
+
+  it('a table is right where everything was found and nothing else marked', async () => {
+    const table = faultyTable(7);
+    const all = judgeMarks(table, []).missed.map(({ place, code }) => ({ place, code }));
+    const mark = (marks: readonly object[]) =>
+      student.post<PractisedAnswer>('/api/spotted', {
+        id: randomUUID(),
+        exerciseId: randomUUID(),
+        seed: 7,
+        marks,
+      });
+    expect((await mark(all)).body).toMatchObject({ triesLeft: 0, verdict: { outcome: 'right' } });
+    const [first, ...rest] = all;
+    expect((await mark(rest)).body.verdict).toMatchObject({
+      outcome: 'wrong',
+      causes: [{ code: first?.code }],
+    });
+    const nowhere = { place: { trial: 99, column: 'mass' }, code: first?.code };
+    expect((await mark([...all, nowhere])).body.verdict).toMatchObject({
+      causes: [{ code: 'nothing-is-wrong' }],
+    });
+    expect(await skillOf('spot-the-fault')).toMatchObject({ tries: 3 });
+    expect((await mark([{ place: { trial: 1.5, column: 'mass' }, code: 'x' }])).status).toBe(422);
   });
 });
 

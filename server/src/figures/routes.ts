@@ -1,17 +1,18 @@
-import { newCalculation, newDrill, newDrillAttempt, endpoints } from '@green-beam/contract';
+import {
+  endpoints,
+  newCalculation,
+  newDrill,
+  newDrillAttempt,
+  newRearranged,
+  newSpotted,
+} from '@green-beam/contract';
 import type { Router } from 'express';
 import { route, type Named } from '../access/route';
 import { readable } from '../logbook/service';
 import type { Services } from '../services';
-import {
-  answerDrill,
-  conventionsOf,
-  drillAnswer,
-  drillsFor,
-  keepCalculation,
-  layOutDrill,
-  ownItem,
-} from './service';
+import { answerDrill, drillAnswer, drillsFor, layOutDrill, ownItem } from './drills';
+import { conventionsOf, keepCalculation } from './calculations';
+import { keepRearranged, keepSpotted } from './practised';
 
 export function figuresRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => ownItem(services, who, params['itemId'] ?? '');
@@ -38,6 +39,16 @@ export function figuresRoutes(router: Router, services: Services): void {
     owns,
     body: newDrillAttempt,
     run: ({ who, owned, body }) => answerDrill(services, who, owned, body),
+  });
+  route(router, endpoints.rearranged, {
+    allow: 'signed-in',
+    body: newRearranged,
+    run: ({ who, body }) => keepRearranged(services, who, body),
+  });
+  route(router, endpoints.spotted, {
+    allow: 'signed-in',
+    body: newSpotted,
+    run: ({ who, body }) => keepSpotted(services, who, body),
   });
   route(router, endpoints.keepCalculation, {
     allow: 'student',

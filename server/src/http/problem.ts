@@ -13,3 +13,13 @@ export class Problem extends Error {
     this.status = problems[code][0];
   }
 }
+
+/** What core refuses with a RangeError is the request’s fault. @throws Problem */
+export function rejectRangeErrors<T>(act: () => T): T {
+  try {
+    return act();
+  } catch (error) {
+    if (error instanceof RangeError) throw new Problem('not-valid', error.message);
+    throw error;
+  }
+}

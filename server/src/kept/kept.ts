@@ -1,4 +1,4 @@
-import { houseRules } from '@green-beam/contract';
+import { houseRules, readStored, storedInvestigation } from '@green-beam/contract';
 import { presetNamed, type Conventions } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/models';
@@ -39,7 +39,7 @@ export function createKept(database: Database): Kept {
       const row = await models.classConventions.findByPk(id);
       if (!row) throw new Problem('not-found', 'This class has no conventions.');
       // What was kept before a question was asked has no answer to it yet.
-      const known = houseRules.cast(row.body);
+      const known = readStored(houseRules, row.body, 'set of house rules');
       conventions.set(id, known);
       return known;
     },
@@ -53,9 +53,12 @@ export function createKept(database: Database): Kept {
       return { id: row.id, body: await kept.conventions(row.id) };
     },
     investigation: async (id) => {
-      const known = investigations.get(id) ?? (await models.investigations.findByPk(id));
-      if (!known) throw new Problem('not-found');
-      const { classId, familyId, version, body } = known;
+      const before = investigations.get(id);
+      if (before) return before;
+      const row = await models.investigations.findByPk(id);
+      if (!row) throw new Problem('not-found');
+      const { classId, familyId, version } = row;
+      const body = readStored(storedInvestigation, row.body, 'investigation');
       const line = { id, classId, familyId, version, body };
       investigations.set(id, line);
       return line;

@@ -1,12 +1,11 @@
-import type { BoardReading } from '@green-beam/contract';
+import { readStored, storedExplanations, type BoardReading } from '@green-beam/contract';
 import {
   instruments,
   masteryOf,
   missingSkill,
   readersMark,
-  type Cause,
+  type ExerciseOf,
   type FirstTry,
-  type Verdict,
 } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
@@ -27,7 +26,7 @@ type Marks = ReadonlyMap<
   { readonly skill: ReturnType<typeof masteryOf>; readonly mark: ReturnType<typeof readersMark> }
 >;
 
-/** What one person's readings on the bench amount to. */
+/** What one person's tries amount to. */
 export interface Practice {
   /** First tries, newest first, as many of each kind as count for anything. */
   readonly tries: readonly FirstTry[];
@@ -43,10 +42,14 @@ interface Row {
   readonly id: string;
   readonly personId: string;
   readonly kind: string;
+  readonly of: ExerciseOf;
   readonly ordinal: number;
-  readonly text: string;
-  readonly unit: string;
-  readonly verdict: Verdict;
+  /** As they were written; null where the answer was none of one number. */
+  readonly text: string | null;
+  readonly unit: string | null;
+  readonly outcome: string;
+  /** What may have led to a wrong one. */
+  readonly explanations: unknown;
   readonly divisionsOff: number | null;
   readonly at: Date;
 }
@@ -55,7 +58,7 @@ const triesPerKind = 60;
 const latestShown = 4;
 const twoDaysMs = 2 * 86_400_000;
 /** As far back as anything is looked at, when somebody is looked at for the first time. */
-const attemptsRead = 1_500;
+const triesRead = 1_500;
 /** Two that come at once may be stored the other way round; so much is read again. */
 const overlapMs = 60_000;
 const rememberedMs = 10 * overlapMs;
@@ -109,20 +112,18 @@ class Fold implements Practice {
   }
 
   #addOne(row: Row): void {
-    const { kind, ordinal, verdict, divisionsOff, text, unit } = row;
+    const { kind, ordinal, divisionsOff } = row;
     const at = row.at.getTime();
     if (at >= this.lastAt) [this.lastAt, this.lastId] = [at, row.id];
-    this.times.push(at);
-    this.latest = [boardReading({ kind, text, unit, verdict, at: row.at }), ...this.latest].slice(
-      0,
-      latestShown,
-    );
+    const right = row.outcome === 'right';
+    const explanations = right ? [] : readStored(storedExplanations, row.explanations, 'verdict');
+    // Where several could not be told apart, none is told of.
+    const causes = explanations.length === 1 ? (explanations[0] ?? []) : [];
     if (ordinal === 1) {
       const own = this.#byKind.get(kind) ?? [];
-      const causes = onlyCauses(verdict);
       own.unshift({
         kind,
-        right: verdict.outcome === 'right',
+        right,
         codes: causes.map(({ code }) => code),
         missing: causes.map((cause) => missingSkill(kind, cause)),
         divisionsOff,
@@ -130,35 +131,21 @@ class Fold implements Practice {
       if (own.length > triesPerKind) own.pop();
       this.#byKind.set(kind, own);
     }
-    if (verdict.outcome !== 'wrong' || verdict.explanations.length !== 1) return;
-    for (const { code, title, look } of verdict.explanations[0] ?? [])
+    if (row.of !== 'setting') return;
+    this.times.push(at);
+    const reading: BoardReading = {
+      kind,
+      text: row.text ?? '',
+      unit: row.unit ?? '',
+      right,
+      causes: explanations.map((faults) => faults.map(({ code }) => code).join(' and ')),
+      at: row.at.toISOString(),
+    };
+    this.latest = [reading, ...this.latest].slice(0, latestShown);
+    for (const { code, title, look } of causes)
       this.#faults.set(`${kind}/${code}`, { code, kind, title, look, at });
   }
 }
-
-/** The causes of a verdict's only explanation; none where several could not be told apart. */
-function onlyCauses(verdict: Verdict): readonly Cause[] {
-  if (verdict.outcome !== 'wrong') return [];
-  return verdict.explanations.length === 1 ? (verdict.explanations[0] ?? []) : [];
-}
-
-const boardReading = ({
-  kind,
-  text,
-  unit,
-  verdict,
-  at,
-}: Pick<Row, 'kind' | 'text' | 'unit' | 'verdict' | 'at'>): BoardReading => ({
-  kind,
-  text,
-  unit,
-  right: verdict.outcome === 'right',
-  causes:
-    verdict.outcome === 'wrong'
-      ? verdict.explanations.map((faults) => faults.map(({ code }) => code).join(' and '))
-      : [],
-  at: at.toISOString(),
-});
 
 /** Everybody's practice, gathered once and added to. Whether something is new is asked of the database each time. */
 export class Practices {
@@ -184,26 +171,30 @@ export class Practices {
   /** One person's practice. */
   async ofOne(id: string): Promise<Practice> {
     const [row] = await this.#database.sequelize.query<{ id: string }>(
-      'select id from attempts where person_id = $1 order by created_at desc limit 1',
+      'select id from tries where person_id = $1 order by created_at desc limit 1',
       { type: QueryTypes.SELECT, bind: [id] },
     );
     return (await this.of([{ id, newest: row?.id ?? null }])).get(id) ?? new Fold();
   }
 
-  /** Attempts since a time, by person. */
+  /** Tries since a time, by person. */
   async #read(since: readonly (readonly [id: string, at: number])[]): Promise<ReadonlyMap<string, Row[]>> {
     const byPerson = new Map<string, Row[]>();
     if (since.length === 0) return byPerson;
     const rows = await this.#database.sequelize.query<Row>(
-      `select a.id, a.person_id as "personId", s.kind, a.ordinal, a.text, a.unit, a.verdict,
-              a.divisions_off as "divisionsOff", a.created_at as at
+      `select t.id, t.person_id as "personId", e.kind, e.item->>'of' as of, t.ordinal,
+              t.answer->>'text' as text, t.answer->>'unit' as unit, t.verdict->>'outcome' as outcome,
+              coalesce(t.verdict->'explanations', (
+                select jsonb_agg(jsonb_build_array(cause)) from jsonb_array_elements(t.verdict->'causes') as cause
+              ), '[]') as explanations,
+              t.divisions_off as "divisionsOff", t.created_at as at
          from unnest($1::uuid[], $2::timestamptz[]) as c(person, since)
          cross join lateral (
-           select * from attempts where person_id = c.person and created_at > c.since
-            order by created_at desc limit ${attemptsRead}
-         ) a
-         join practice_settings s on s.id = a.setting_id
-        order by a.created_at, a.ordinal`,
+           select * from tries where person_id = c.person and created_at > c.since
+            order by created_at desc limit ${triesRead}
+         ) t
+         join exercises e on e.id = t.exercise_id
+        order by t.created_at, t.ordinal`,
       {
         type: QueryTypes.SELECT,
         bind: [since.map(([id]) => id), since.map(([, at]) => new Date(Math.max(0, at - overlapMs)))],

@@ -1,16 +1,9 @@
-import {
-  instrumentOf,
-  readingOf,
-  readWith,
-  type Conventions,
-  type Instrument,
-  type Setting,
-} from '@green-beam/core';
-import type { PracticeSettingRow } from '../database/models';
+import { apparatusOf, type Conventions, type Instrument, type Setting } from '@green-beam/core';
+import type { Laid } from './laid';
 
-/** A stored setting with what it is judged by: the version of the conventions that it was given under. */
+/** A setting on the bench with what it is judged by. */
 export interface Station {
-  readonly row: PracticeSettingRow;
+  readonly laid: Laid<'setting'>;
   readonly instrument: Instrument;
   readonly conventions: Conventions;
   /** The setting as the class takes it. */
@@ -19,9 +12,8 @@ export interface Station {
 
 export async function stationOf(
   kept: { conventions(id: string | null): Promise<Conventions> },
-  row: PracticeSettingRow,
+  laid: Laid<'setting'>,
 ): Promise<Station> {
-  const conventions = await kept.conventions(row.conventionsId);
-  const instrument = readWith(instrumentOf(row.kind), row.setting);
-  return { row, instrument, conventions, setting: readingOf(instrument, row.setting, conventions).setting };
+  const conventions = await kept.conventions(laid.conventionsId);
+  return { laid, conventions, ...apparatusOf(laid.exercise, conventions) };
 }

@@ -1,15 +1,18 @@
 import { isId, type NewEntry } from '@green-beam/contract';
 import { columnOf, parseNumber, type Investigation } from '@green-beam/core';
-import type { AttemptRow, Database, LogbookEntryRow } from '../database/models';
+import { literal, Op } from 'sequelize';
+import type { Database, LogbookEntryRow, TryRow } from '../database/models';
 import { Problem } from '../http/problem';
 
 const longestCell = 60;
+
+const onTheBench = { [Op.in]: literal(`(select id from exercises where item->>'of' = 'setting')`) };
 
 /** The rows that entries name: what they strike, their photographs, the tries that they were taken from. */
 export interface NamedByEntries {
   readonly struck: ReadonlyMap<string, Pick<LogbookEntryRow, 'kind' | 'trial' | 'of'>>;
   readonly photos: ReadonlySet<string>;
-  readonly attempts: ReadonlyMap<string, AttemptRow>;
+  readonly attempts: ReadonlyMap<string, TryRow>;
 }
 
 /** Reads all of them at once; nothing where nothing is named. */
@@ -31,7 +34,9 @@ export async function readWhatTheyName(
     photoIds.length === 0
       ? []
       : models.logbookPhotos.findAll({ attributes: ['id'], where: { logbookId, id: photoIds } }),
-    attemptIds.length === 0 ? [] : models.attempts.findAll({ where: { id: attemptIds } }),
+    attemptIds.length === 0
+      ? []
+      : models.tries.findAll({ where: { id: attemptIds, exerciseId: onTheBench } }),
   ]);
   return {
     struck: new Map([

@@ -1,6 +1,7 @@
 import type { ArrivedEntries, NewEntry } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
+import { asTry } from '../exercises/tries';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
@@ -168,9 +169,11 @@ function originOf(
   { attempts }: NamedByEntries,
 ): 'own' | 'teacher' | 'simulated' | 'balance' {
   if (takenId) return 'balance';
-  const attempt = attemptId ? attempts.get(attemptId) : undefined;
-  if (attempt?.personId === who.id && attempt.verdict.outcome === 'right' && sameNumber(attempt.text, text))
-    return 'simulated';
+  const row = attemptId ? attempts.get(attemptId) : undefined;
+  if (row?.personId === who.id) {
+    const { answer, verdict } = asTry('setting', row);
+    if (verdict.outcome === 'right' && sameNumber(answer.text, text)) return 'simulated';
+  }
   return supplied ? 'teacher' : 'own';
 }
 

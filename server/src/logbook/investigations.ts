@@ -1,5 +1,7 @@
 import {
   checkInvestigationFile,
+  readStored,
+  storedInvestigation,
   type InvestigationLine,
   type InvestigationsAnswer,
   type NewInvestigation,
@@ -34,7 +36,8 @@ export async function investigationsOf(
     const family = versions.filter((version) => version.familyId === familyId);
     const newest = family.at(-1);
     if (!newest) return [];
-    const { id, version, retired, body } = newest;
+    const { id, version, retired } = newest;
+    const body = readStored(storedInvestigation, newest.body, 'investigation');
     const logbooks = books.flatMap(({ line }) =>
       family.some((own) => own.id === line.investigationId) ? [line] : [],
     );

@@ -1,29 +1,32 @@
-import type {
-  NewShow,
-  NewStationShow,
-  SettingAnswer,
-  ShowAnswer,
-  ShowLine,
-  StaffShowAnswer,
+import {
+  readStored,
+  storedSetting,
+  type NewShow,
+  type NewStationShow,
+  type SettingAnswer,
+  type ShowAnswer,
+  type ShowLine,
+  type StaffShowAnswer,
 } from '@green-beam/contract';
 import {
+  apparatusOf,
   Decimal,
+  divisionOf,
   expectReading,
   instrumentOf,
   isStation,
   modelOf,
   presetComparison,
   parseNumber,
-  readWith,
   roundToStep,
   sampleShow,
   type Setting,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
-import { rejectRangeErrors } from '../bench/judging';
-import { layOutSetting } from '../bench/service';
-import type { ShowRow } from '../database/models';
-import { Problem } from '../http/problem';
+import { putOnBench } from '../bench/service';
+import type { ClassQuestionRow } from '../database/models';
+import { asTry } from '../exercises/tries';
+import { Problem, rejectRangeErrors } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
 
@@ -79,13 +82,13 @@ async function show(
   make: () => Promise<Setting>,
 ): Promise<StaffShowAnswer> {
   const { models } = services.database;
-  const known = await models.shows.findByPk(id);
+  const known = await models.classQuestions.findByPk(id);
   if (known && known.classId !== classId) throw new Problem('already-used');
   if (!known) {
     const setting = await make();
     const before = await currentShow(services, classId);
     try {
-      await models.shows.create({
+      await models.classQuestions.create({
         id,
         classId,
         personId: who.id,
@@ -111,7 +114,9 @@ export async function endShow(services: Services, classId: string): Promise<void
 
 /** However many end it at once, it ends once. */
 const end = async ({ database }: Services, showId: string): Promise<void> =>
-  void (await database.models.showEnds.bulkCreate([{ showId }], { ignoreDuplicates: true }));
+  void (await database.models.classQuestionEnds.bulkCreate([{ questionId: showId }], {
+    ignoreDuplicates: true,
+  }));
 
 /** What is shown to a student's class, if anything is. */
 export async function showFor(services: Services, { classes: [first] }: Caller): Promise<ShowAnswer> {
@@ -124,8 +129,8 @@ export async function staffShowFor(services: Services, classId: string): Promise
   const row = await currentShow(services, classId);
   if (!row) return { show: null };
   const { body: conventions } = await services.kept.conventionsInForce(classId);
-  const instrument = readWith(instrumentOf(row.kind), row.setting);
-  const setting = instrument.withConventions?.(row.setting, conventions) ?? row.setting;
+  const stored = settingOf(row);
+  const { instrument, setting } = apparatusOf({ setting: stored }, conventions);
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
   return {
     show: {
@@ -135,9 +140,9 @@ export async function staffShowFor(services: Services, classId: string): Promise
       text,
       unit,
       accepted: [accepted.low, accepted.high],
-      division: Number(instrument.scale?.(setting).division ?? modelOf(instrument, row.model).division),
+      division: divisionOf(instrument, setting),
       buildUp: instrument.buildUp(setting, text),
-      schools: presetComparison(instrument, row.setting),
+      schools: presetComparison(instrument, stored),
       answers: await answersTo(services, row.id),
     },
   };
@@ -146,42 +151,46 @@ export async function staffShowFor(services: Services, classId: string): Promise
 /** Everybody's first answer to a show, in the order in which they came. */
 async function answersTo({ database }: Services, showId: string) {
   const { models } = database;
-  const settings = await models.practiceSettings.findAll({ where: { showId } });
-  const attempts = await models.attempts.findAll({
-    where: { settingId: settings.map(({ id }) => id), ordinal: 1 },
+  const goes = await models.exercises.findAll({ attributes: ['id'], where: { questionId: showId } });
+  const attempts = await models.tries.findAll({
+    where: { exerciseId: goes.map(({ id }) => id), ordinal: 1 },
     order: [['createdAt', 'asc']],
   });
   const people = await models.people.findAll({ where: { id: attempts.map(({ personId }) => personId) } });
   const names = new Map(people.map(({ id, name }) => [id, name]));
-  return attempts.map(({ personId, text, unit, verdict, value }) => ({
-    name: names.get(personId) ?? '',
-    text,
-    unit,
-    value,
-    right: verdict.outcome === 'right',
-    causes:
-      verdict.outcome === 'wrong'
-        ? verdict.explanations.map((faults) => faults.map(({ title }) => title).join(' '))
-        : [],
-  }));
+  return attempts.map((row) => {
+    const { answer, verdict, value } = asTry('setting', row);
+    return {
+      name: names.get(row.personId) ?? '',
+      text: answer.text,
+      unit: answer.unit,
+      value,
+      right: verdict.outcome === 'right',
+      causes:
+        verdict.outcome === 'wrong'
+          ? verdict.explanations.map((faults) => faults.map(({ title }) => title).join(' '))
+          : [],
+    };
+  });
 }
 
 /** Gives a student their own go at what their class is shown; asked again, the same one. @throws Problem */
 export async function takeShow(
   services: Services,
   who: Caller,
-  row: ShowRow,
+  row: ClassQuestionRow,
   id: string,
 ): Promise<SettingAnswer> {
   const { models } = services.database;
-  const known = await models.practiceSettings.findOne({ where: { showId: row.id, personId: who.id } });
-  return layOutSetting(services, who, known?.id ?? id, {
-    kind: row.kind,
-    model: row.model,
+  const known = await models.exercises.findOne({
+    attributes: ['id'],
+    where: { questionId: row.id, personId: who.id },
+  });
+  return putOnBench(services, who, known?.id ?? id, {
     mode: 'read',
-    seed: 0,
-    setting: row.setting,
-    showId: row.id,
+    seed: null,
+    setting: settingOf(row),
+    questionId: row.id,
   });
 }
 
@@ -190,21 +199,27 @@ export async function ofShowsClass(
   { database }: Services,
   { classes }: Caller,
   showId: string,
-): Promise<ShowRow> {
-  const row = await database.models.shows.findByPk(showId);
+): Promise<ClassQuestionRow> {
+  const row = await database.models.classQuestions.findByPk(showId);
   if (!row) throw new Problem('not-found');
   if (!classes.some(({ id }) => id === row.classId)) throw new Problem('not-allowed');
   return row;
 }
 
-async function currentShow({ database }: Services, classId: string): Promise<ShowRow | null> {
-  const row = await database.models.shows.findOne({ where: { classId }, order: [['createdAt', 'desc']] });
-  const ended = row && (await database.models.showEnds.findByPk(row.id));
+async function currentShow({ database }: Services, classId: string): Promise<ClassQuestionRow | null> {
+  const row = await database.models.classQuestions.findOne({
+    where: { classId },
+    order: [['createdAt', 'desc']],
+  });
+  const ended = row && (await database.models.classQuestionEnds.findByPk(row.id));
   return ended ? null : row;
 }
 
-const lineOf = ({ id, kind, model, setting }: ShowRow): ShowLine => {
+const settingOf = ({ setting }: ClassQuestionRow): Setting => readStored(storedSetting, setting, 'setting');
+
+const lineOf = ({ id, kind, model, setting: kept }: ClassQuestionRow): ShowLine => {
   const instrument = instrumentOf(kind);
+  const setting = readStored(storedSetting, kept, 'setting');
   return {
     id,
     kind,

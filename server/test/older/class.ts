@@ -17,7 +17,7 @@ export const sql0004 = `
     select gen_random_uuid(), l.id, n % 200 + 1, 'mass', (200 + n % 97 / 10.0)::text, 'B-02', p.id, 'own', now(), now()
       from logbooks l, (select id from people limit 1) p, generate_series(1, 3000) n;
   insert into practice_settings (id, person_id, conventions_id, kind, model, mode, seed, setting, created_at)
-    select gen_random_uuid(), p.id, v.id, 'ruler', 'ruler-mm', 'read', 1, '{}', now() from people p, class_conventions v;
+    select gen_random_uuid(), p.id, v.id, 'ruler', 'ruler-mm', 'read', 1, '{"kind": "ruler", "model": "ruler-mm"}', now() from people p, class_conventions v;
   insert into attempts (id, setting_id, person_id, ordinal, text, unit, verdict, created_at)
     select gen_random_uuid(), s.id, s.person_id, 1, '1.0', 'cm', '{"outcome": "right"}', now() from practice_settings s;
 `;

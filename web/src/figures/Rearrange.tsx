@@ -5,7 +5,7 @@ import {
   rearrangings,
   rearrangingsIn,
   type Rearranging,
-  type RearrangingVerdict,
+  type WorkedVerdict,
 } from '@green-beam/core';
 import { lazy, Suspense, useMemo, useState, type FormEvent } from 'react';
 import { useLogbook } from '../logbook/book';
@@ -58,7 +58,7 @@ export function Rearrange() {
 
 function OneFormula({ item, onNext }: { readonly item: Rearranging; readonly onNext: () => void }) {
   const [text, setText] = useDraft(`rearrange/${item.id}`);
-  const [verdict, setVerdict] = useState<RearrangingVerdict | null>(null);
+  const [verdict, setVerdict] = useState<WorkedVerdict | null>(null);
   const [steps, setSteps] = useState(0);
   const right = verdict?.outcome === 'right';
   const submit = (event: FormEvent) => {
@@ -120,7 +120,7 @@ function OneFormula({ item, onNext }: { readonly item: Rearranging; readonly onN
   );
 }
 
-function Said({ verdict }: { readonly verdict: RearrangingVerdict }) {
+function Said({ verdict }: { readonly verdict: WorkedVerdict }) {
   if (verdict.outcome === 'right')
     return (
       <p role="status" className="font-bold text-beam">
@@ -130,7 +130,7 @@ function Said({ verdict }: { readonly verdict: RearrangingVerdict }) {
   if (verdict.outcome === 'unreadable')
     return (
       <p role="status" className="border-l-4 border-brass-line pl-3">
-        {verdict.message}
+        {verdict.problem.message}
       </p>
     );
   return (

@@ -51,20 +51,26 @@ describe('rearranging', () => {
           if (column.kind === 'derived')
             for (const item of rearrangingsOf(column.key, column.formula)) {
               solved += 1;
-              expect([item.id, checkRearranged(item, item.answer)]).toEqual([item.id, { outcome: 'right' }]);
+              expect([item.id, checkRearranged(item, item.answer)]).toEqual([
+                item.id,
+                { outcome: 'right', remarks: [] },
+              ]);
             }
     expect(solved).toBeGreaterThan(20);
   });
 
   it('says what it cannot read, and where', () => {
-    expect(checkRearranged(rearrangings[1]!, 'm / q')).toMatchObject({ outcome: 'unreadable', at: 4 });
+    expect(checkRearranged(rearrangings[1]!, 'm / q')).toMatchObject({
+      outcome: 'unreadable',
+      problem: { at: 4 },
+    });
     expect(checkRearranged(rearrangings[1]!, '')).toMatchObject({ outcome: 'unreadable' });
   });
 
   it('accepts its own answers, tells its own mistakes, and can be set', () => {
     for (const item of rearrangings) {
       expect(item.mistakes.length).toBeGreaterThan(0);
-      expect(checkRearranged(item, item.answer)).toEqual({ outcome: 'right' });
+      expect(checkRearranged(item, item.answer)).toEqual({ outcome: 'right', remarks: [] });
       for (const { code, expression } of item.mistakes)
         expect(checkRearranged(item, expression)).toMatchObject({
           causes: expect.arrayContaining([expect.objectContaining({ code })]),

@@ -1,11 +1,12 @@
-import type { Investigation, SubjectKind } from '@green-beam/core';
+import type { SubjectKind } from '@green-beam/core';
 import { DataTypes } from 'sequelize';
 import { id, key, needed, type Define, type Row } from './table';
 
 export interface InvestigationRow extends Row {
   id: string;
   classId: string;
-  body: Investigation;
+  /** Read through `storedInvestigation`. */
+  body: unknown;
   /** The first version of it; what is changed becomes the next version, and old logbooks keep theirs. */
   familyId: string;
   version: number;

@@ -1,5 +1,4 @@
 import type { Role, StaffRole } from '@green-beam/contract';
-import type { Conventions } from '@green-beam/core';
 import { DataTypes } from 'sequelize';
 import { id, key, needed, type Define, type Row } from './table';
 
@@ -40,7 +39,8 @@ export interface ClassConventionsRow extends Row {
   id: string;
   classId: string;
   version: number;
-  body: Conventions;
+  /** Read through `houseRules`. */
+  body: unknown;
 }
 
 export interface ClassStaffRow extends Row {

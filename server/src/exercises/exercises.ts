@@ -1,0 +1,62 @@
+import { readStored, storedExercise } from '@green-beam/contract';
+import { practisedBy, type Exercise, type ExerciseNamed, type ExerciseOf } from '@green-beam/core';
+import { QueryTypes } from 'sequelize';
+import type { Caller } from '../access/caller';
+import type { ExerciseRow } from '../database/models';
+import { Problem } from '../http/problem';
+import type { Laid } from '../kept/laid';
+import type { Services } from '../services';
+
+/** Keeps an exercise for a person; false where there is one with this id already. */
+export async function layOut(
+  { database, now }: Services,
+  { id, personId, conventionsId, questionId, exercise }: Laid,
+  seed: number | null,
+): Promise<boolean> {
+  const added = await database.sequelize.query(
+    `insert into exercises (id, person_id, conventions_id, kind, seed, item, question_id, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing returning id`,
+    {
+      type: QueryTypes.SELECT,
+      bind: [
+        id,
+        personId,
+        conventionsId,
+        practisedBy(exercise),
+        seed,
+        JSON.stringify(exercise),
+        questionId,
+        now(),
+      ],
+    },
+  );
+  return added.length === 1;
+}
+
+/** An exercise that lies before the caller. @throws Problem for anybody else's, or one of another kind */
+export async function ownExercise<Of extends ExerciseOf>(
+  { database }: Services,
+  who: Caller,
+  of: Of,
+  id: string,
+): Promise<Laid<Of>> {
+  const row = await database.models.exercises.findByPk(id);
+  if (!row) throw new Problem('not-found');
+  if (row.personId !== who.id) throw new Problem('not-allowed');
+  const { exercise, ...rest } = asLaid(row);
+  if (!isOf(exercise, of)) throw new Problem('not-found');
+  return { ...rest, exercise };
+}
+
+const isOf = <Of extends ExerciseOf>(exercise: Exercise, of: Of): exercise is ExerciseNamed<Of> =>
+  exercise.of === of;
+
+function asLaid({ id, personId, conventionsId, questionId, item }: ExerciseRow): Laid {
+  return {
+    id,
+    personId,
+    conventionsId,
+    questionId: questionId ?? null,
+    exercise: readStored(storedExercise, item, 'exercise'),
+  };
+}

@@ -1,0 +1,110 @@
+import type {
+  DrillAnswer,
+  DrillAttemptAnswer,
+  DrillsAnswer,
+  NewDrill,
+  NewDrillAttempt,
+} from '@green-beam/contract';
+import {
+  drillOf,
+  drills,
+  exerciseFormat,
+  judgeExercise,
+  makeItem,
+  masteryOf,
+  practisedOnPages,
+  type FirstTry,
+} from '@green-beam/core';
+import type { Caller } from '../access/caller';
+import { layOut, ownExercise } from '../exercises/exercises';
+import { leftAfter, takeTry, triesAllowed, triesAt, type Tried } from '../exercises/tries';
+import { rejectRangeErrors } from '../http/problem';
+import type { Laid } from '../kept/laid';
+import type { Services } from '../services';
+
+/** Every drill, with what the caller can do with each. */
+export async function drillsFor({ kept }: Services, who: Caller): Promise<DrillsAnswer> {
+  const { tries } = await kept.practices.ofOne(who.id);
+  return {
+    drills: [...drills, ...practisedOnPages].map(({ kind, name, about }) => ({
+      kind,
+      name,
+      about,
+      skill: masteryOf(kind, tries),
+    })),
+  };
+}
+
+/** Lays out an item. A repeated request with the same id gives the same item. @throws Problem */
+export async function layOutDrill(
+  services: Services,
+  who: Caller,
+  { id, kind }: NewDrill,
+): Promise<DrillAnswer> {
+  const { kept, seed } = services;
+  const drill = rejectRangeErrors(() => drillOf(kind));
+  const { tries } = await kept.practices.ofOne(who.id);
+  const conventions = await kept.conventions(who.conventionsId);
+  const [level, drawn] = [levelFor(drill.kind, tries), seed()];
+  const item = makeItem(drill, conventions, level, drawn);
+  const exercise = { format: exerciseFormat, of: 'drill', kind: drill.kind, level, item } as const;
+  const laid = { id, personId: who.id, conventionsId: who.conventionsId, questionId: null, exercise };
+  const added = await layOut(services, laid, drawn);
+  return drillAnswer(services, added ? laid : await ownExercise(services, who, 'drill', id));
+}
+
+/** Difficulty follows evidence: plain items first, longer ones once these are steady. */
+function levelFor(kind: string, tries: readonly FirstTry[]): number {
+  const { state, tries: count } = masteryOf(kind, tries);
+  if (state === 'steady') return 2;
+  return count >= 3 && tries.find((attempt) => attempt.kind === kind)?.right === true ? 1 : 0;
+}
+
+/** An item as it may be shown. */
+export async function drillAnswer(services: Services, { id, exercise }: Laid<'drill'>): Promise<DrillAnswer> {
+  const tries = await triesAt(services, 'drill', id);
+  const { kind, item } = exercise;
+  const last = tries.at(-1);
+  return {
+    id,
+    kind,
+    name: drillOf(kind).name,
+    prompt: item.prompt,
+    given: item.given,
+    unmarked: drillOf(kind).unmarked ?? false,
+    unitChoices: item.unitChoices,
+    choices: item.choices ?? null,
+    attempts: tries.map((own) => answerTo(exercise, { own, all: tries })),
+    triesLeft: last ? leftAfter({ own: last, all: tries }) : triesAllowed,
+  };
+}
+
+/** Checks one answer. @throws Problem */
+export async function answerDrill(
+  services: Services,
+  who: Caller,
+  { id: exerciseId, exercise, conventionsId }: Laid<'drill'>,
+  { id, ...answer }: NewDrillAttempt,
+): Promise<DrillAttemptAnswer> {
+  const conventions = await services.kept.conventions(conventionsId);
+  const tried = await takeTry(services, who, { of: 'drill', exerciseId }, { id, answer }, () =>
+    judgeExercise(exercise, answer, conventions),
+  );
+  return answerTo(exercise, tried);
+}
+
+function answerTo({ item }: Laid<'drill'>['exercise'], tried: Tried<'drill'>): DrillAttemptAnswer {
+  const { id, answer, verdict } = tried.own;
+  const triesLeft = leftAfter(tried);
+  return {
+    id,
+    ...answer,
+    verdict,
+    triesLeft,
+    solution: triesLeft === 0 ? { text: item.text, unit: item.unit, working: item.working } : null,
+  };
+}
+
+/** An item that was laid out for the caller. @throws Problem for anybody else's */
+export const ownItem = (services: Services, who: Caller, id: string): Promise<Laid<'drill'>> =>
+  ownExercise(services, who, 'drill', id);

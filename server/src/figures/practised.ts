@@ -1,0 +1,67 @@
+import type { NewRearranged, NewSpotted, PractisedAnswer } from '@green-beam/contract';
+import {
+  exerciseFormat,
+  ExpressionProblem,
+  faultyTable,
+  judgeExercise,
+  rearrangingsOf,
+  type Answers,
+  type ExerciseNamed,
+  type Rearranging,
+} from '@green-beam/core';
+import type { Caller } from '../access/caller';
+import { layOut, ownExercise } from '../exercises/exercises';
+import { leftAfter, takeTry } from '../exercises/tries';
+import { Problem } from '../http/problem';
+import type { Services } from '../services';
+
+/** Keeps what was written for a letter of a formula, judged as the page judged it. @throws Problem */
+export const keepRearranged = (
+  services: Services,
+  who: Caller,
+  { id, exerciseId, formula, wanted, text }: NewRearranged,
+): Promise<PractisedAnswer> => {
+  const exercise = { format: exerciseFormat, of: 'rearranging', item: itemFor(formula, wanted) } as const;
+  return keep(services, who, exerciseId, 'rearranging', { exercise, seed: null }, { id, answer: { text } });
+};
+
+/** Keeps what was marked in a table, judged as the page judged it. @throws Problem */
+export const keepSpotted = (
+  services: Services,
+  who: Caller,
+  { id, exerciseId, seed, marks }: NewSpotted,
+): Promise<PractisedAnswer> => {
+  const exercise = { format: exerciseFormat, of: 'table', table: faultyTable(seed) } as const;
+  return keep(services, who, exerciseId, 'table', { exercise, seed }, { id, answer: { marks } });
+};
+
+function itemFor(formula: string, wanted: string): Rearranging {
+  const [left = '', right = ''] = formula.split(' = ');
+  try {
+    const item = rearrangingsOf(left, right).find((one) => one.wanted === wanted);
+    if (item) return item;
+  } catch (error) {
+    if (!(error instanceof ExpressionProblem)) throw error;
+    throw new Problem('not-valid', error.message);
+  }
+  throw new Problem('not-valid', `“${formula}” cannot be solved for “${wanted}”.`);
+}
+
+/** An exercise that the page made by itself is kept with the first try at it. @throws Problem */
+async function keep<Of extends 'rearranging' | 'table'>(
+  services: Services,
+  who: Caller,
+  exerciseId: string,
+  of: Of,
+  { exercise, seed }: { readonly exercise: ExerciseNamed<Of>; readonly seed: number | null },
+  given: { readonly id: string; readonly answer: Answers[Of] },
+): Promise<PractisedAnswer> {
+  const { conventionsId } = who;
+  const own = { id: exerciseId, personId: who.id, conventionsId, questionId: null, exercise };
+  const laid = (await layOut(services, own, seed)) ? own : await ownExercise(services, who, of, exerciseId);
+  const conventions = await services.kept.conventions(laid.conventionsId);
+  const tried = await takeTry(services, who, { of, exerciseId }, given, () =>
+    judgeExercise(laid.exercise, given.answer, conventions),
+  );
+  return { id: given.id, verdict: tried.own.verdict, triesLeft: leftAfter(tried) };
+}
