@@ -1,4 +1,5 @@
 import { endpoints } from '@green-beam/contract';
+import type { practisedOnPages } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
@@ -19,10 +20,17 @@ export function useDrill() {
   });
 }
 
+/** What is practised on a page of its own. */
+const pages: Readonly<Record<(typeof practisedOnPages)[number]['kind'], string>> = {
+  rearranging: '/figures/rearrange',
+  'spot-the-fault': '/figures/spot',
+};
+
 /** Every drill, with what one can do with each. */
 export function Drills() {
   const drills = useQuery({ queryKey: ['drills'], queryFn: () => call(endpoints.drills) });
   const take = useDrill();
+  const navigate = useNavigate();
   if (drills.data === undefined)
     return drills.isError ? (
       <Trouble error={drills.error} again={() => void drills.refetch()} />
@@ -47,7 +55,15 @@ export function Drills() {
                 {skill.tries > 0 && <span className="text-soft">: {skill.reason}</span>}
               </p>
             </div>
-            <Button look="main" disabled={take.isPending} onClick={() => take.mutate(kind)}>
+            <Button
+              look="main"
+              disabled={take.isPending}
+              onClick={() => {
+                const page = Object.hasOwn(pages, kind) ? pages[kind as keyof typeof pages] : null;
+                if (page === null) take.mutate(kind);
+                else void navigate(page);
+              }}
+            >
               Practise<span className="sr-only"> {name}</span>
             </Button>
           </li>

@@ -13,8 +13,13 @@ import { useLogbooks } from '../logbook/LogbookIndex';
 import { useDraft } from '../outbox/useDraft';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { ChoiceField } from '../ui/fields';
 import { FiguresPage } from './Figures';
+import { useKeepTry } from './useKeepTry';
+
+/** So many tries at one formula are kept. */
+const mostTries = 3;
 
 const Tex = lazy(() => import('../ui/Tex'));
 
@@ -60,11 +65,21 @@ function OneFormula({ item, onNext }: { readonly item: Rearranging; readonly onN
   const [text, setText] = useDraft(`rearrange/${item.id}`);
   const [verdict, setVerdict] = useState<WorkedVerdict | null>(null);
   const [steps, setSteps] = useState(0);
+  const [exerciseId] = useState(() => crypto.randomUUID());
+  const [tries, setTries] = useState(0);
+  const { keepRearranged, trouble } = useKeepTry();
   const right = verdict?.outcome === 'right';
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (right) return onNext();
-    if (text.trim() !== '') setVerdict(checkRearranged(item, text));
+    if (text.trim() === '') return;
+    const said = checkRearranged(item, text);
+    setVerdict(said);
+    if (said.outcome === 'unreadable') return;
+    setTries(tries + 1);
+    // What was done with steps in sight tells nothing of what somebody can do.
+    if (steps === 0 && tries < mostTries)
+      keepRearranged({ exerciseId, formula: item.formula, wanted: item.wanted, text });
   };
   return (
     <form onSubmit={submit} className="grid max-w-4xl gap-8 md:grid-cols-2">
@@ -101,6 +116,7 @@ function OneFormula({ item, onNext }: { readonly item: Rearranging; readonly onN
             </Button>
           ))}
         </div>
+        <FieldTrouble says={trouble} />
         {verdict && <Said verdict={verdict} />}
         <div className="flex flex-wrap gap-3">
           <Button look="main" type="submit">

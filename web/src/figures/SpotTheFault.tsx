@@ -2,6 +2,7 @@ import {
   faultyTable,
   judgeMarks,
   lookRules,
+  seedFrom,
   type AuditTable,
   type Mark,
   type MarkVerdict,
@@ -10,9 +11,12 @@ import {
 import clsx from 'clsx';
 import { useState } from 'react';
 import { useDraft } from '../outbox/useDraft';
+import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
+import { FieldTrouble } from '../ui/FieldTrouble';
 import { Figure } from '../ui/Figure';
 import { FiguresPage } from './Figures';
+import { useKeepTry } from './useKeepTry';
 
 interface Kept {
   readonly seed: number;
@@ -23,7 +27,8 @@ interface Kept {
 /** A results table with faults planted in it: mark the cells, say what is wrong, have it judged. */
 export function SpotTheFault() {
   const [draft, setDraft] = useDraft('spot');
-  const kept = readKept(draft);
+  const kept = readKept(draft, firstSeed(useWho().id));
+  const { keepSpotted, trouble } = useKeepTry();
   const keep = (part: Partial<Kept>) => setDraft(JSON.stringify({ ...kept, ...part }));
   const table = faultyTable(kept.seed);
   const [chosen, setChosen] = useState<Place | null>(null);
@@ -71,7 +76,14 @@ export function SpotTheFault() {
             Next table
           </Button>
         ) : (
-          <Button look="main" disabled={kept.marks.length === 0} onClick={() => keep({ judged: true })}>
+          <Button
+            look="main"
+            disabled={kept.marks.length === 0}
+            onClick={() => {
+              keep({ judged: true });
+              keepSpotted({ exerciseId: crypto.randomUUID(), seed: kept.seed, marks: [...kept.marks] });
+            }}
+          >
             Judge my marks
           </Button>
         )}
@@ -79,6 +91,7 @@ export function SpotTheFault() {
           {kept.marks.length} {kept.marks.length === 1 ? 'mark' : 'marks'}
         </p>
       </div>
+      <FieldTrouble says={trouble} />
       {judged && (
         <div role="status" className="mt-5 flex flex-col gap-2">
           {judged.verdicts.map(({ mark: { place, code }, is }) => (
@@ -206,10 +219,13 @@ function Table({
   );
 }
 
-function readKept(draft: string): Kept {
+/** Each begins with a table of their own. */
+const firstSeed = (person: string): number => Math.abs(seedFrom(person)) % 1_000_000;
+
+function readKept(draft: string, seed: number): Kept {
   try {
     return JSON.parse(draft) as Kept;
   } catch {
-    return { seed: 1, marks: [], judged: false };
+    return { seed, marks: [], judged: false };
   }
 }

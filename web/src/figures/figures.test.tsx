@@ -1,4 +1,4 @@
-import { faultyTable, judgeMarks, lookRules, presetNamed, rearrangings } from '@green-beam/core';
+import { faultyTable, judgeMarks, lookRules, presetNamed, rearrangings, seedFrom } from '@green-beam/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { open, refusal, serve, student, teacher, type Answers } from '../../test/page';
@@ -236,7 +236,7 @@ describe('drills', () => {
 
 describe('rearranging', () => {
   it('checks a formula, shows steps, and goes on', async () => {
-    const { user } = figures('/rearrange');
+    const { user, sent } = figures('/rearrange', { 'POST /api/rearranged': {} });
     const [first, second] = rearrangings;
     const field = await screen.findByRole('textbox', { name: `${first!.wanted} =` });
     await user.type(field, first!.names[0]!);
@@ -251,6 +251,13 @@ describe('rearranging', () => {
     await user.type(field, first!.answer);
     await user.click(button('Check it'));
     expect(await screen.findByText('Level: right.')).toBeVisible();
+    // What was written before a step was shown tells something; what was written after it does not.
+    await waitFor(() => expect(sent('POST /api/rearranged')).toHaveLength(1));
+    expect(sent('POST /api/rearranged')[0]?.body).toMatchObject({
+      formula: first!.formula,
+      wanted: first!.wanted,
+      text: first!.names[0],
+    });
     await user.click(button('Next formula'));
     expect(await screen.findByRole('textbox', { name: `${second!.wanted} =` })).toBeVisible();
   });
@@ -269,8 +276,8 @@ describe('rearranging', () => {
 
 describe('spot the fault', () => {
   it('is judged right where every planted fault is marked with its reason', async () => {
-    const { user } = figures('/spot');
-    const table = faultyTable(1);
+    const { user, sent } = figures('/spot', { 'POST /api/spotted': {} });
+    const table = faultyTable(Math.abs(seedFrom(student.id)) % 1_000_000);
     const faults = judgeMarks(table, []).missed;
     const rule = (code: string) => lookRules.find((one) => one.code === code)!.label;
     await screen.findByRole('heading', { level: 1, name: 'Spot the fault' });
@@ -293,6 +300,11 @@ describe('spot the fault', () => {
     expect(screen.getByText(`${faults.length} marks`)).toBeVisible();
     await user.click(button('Judge my marks'));
     expect(screen.getByText('Level: you found everything.')).toBeVisible();
+    await waitFor(() =>
+      expect(sent('POST /api/spotted')[0]?.body).toMatchObject({
+        marks: faults.map(({ place: where, code }) => ({ place: where, code })),
+      }),
+    );
     await user.click(button('Next table'));
     expect(screen.getByText('0 marks')).toBeVisible();
   });

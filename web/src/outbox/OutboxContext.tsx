@@ -1,4 +1,4 @@
-import { endpoints } from '@green-beam/contract';
+import { endpoints, paths } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { answerTo, sendKept } from '../api';
@@ -30,6 +30,8 @@ export function OutboxProvider({ children }: { readonly children: ReactNode }) {
       const written =
         answerTo(endpoints.newEntry, path, answer) ?? answerTo(endpoints.newBlock, path, answer);
       if (written) return arrive(queries, written.params['logbookId'] ?? '', written.answer);
+      if (path === paths.rearranged || path === paths.spotted)
+        return void queries.invalidateQueries({ queryKey: ['drills'] });
       const [, logbookId, what] = /\/logbooks\/([^/]+)\/(entries|blocks|calculations)/.exec(path) ?? [];
       if (!logbookId) return;
       if (what === 'calculations') void queries.invalidateQueries({ queryKey: ['logbook', logbookId] });
