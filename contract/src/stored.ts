@@ -20,14 +20,21 @@ const text = () => string().strict().defined();
 const texts = () => array(text()).defined();
 const only = <T extends string>(...values: readonly T[]) => string().strict().oneOf(values).required();
 
-/** A fault as it was told. Older rows called its hint a look. */
+/** What was kept before hints were called so. */
+const renamed = (value: unknown): unknown => {
+  if (typeof value !== 'object' || value === null || !('look' in value)) return value;
+  const { look, ...rest } = value;
+  return { ...rest, hint: look };
+};
+
+/** A fault as it was told. */
 const cause = object({
   code: text(),
   title: text(),
-  look: text(),
+  hint: text(),
   skill: only(...skills).optional(),
   point: only(...points).optional(),
-}) as unknown as Schema<Cause>;
+}).transform((_, given: unknown) => renamed(given)) as unknown as Schema<Cause>;
 
 /** What may have led to a number: each explanation one fault, or several at once. */
 export const storedExplanations = array(array(cause).defined()).defined() as unknown as Schema<
@@ -77,7 +84,7 @@ export const storedSetting = object({ kind: only(...instrumentKinds), model: tex
   (value) => isPlain(value),
 ) as unknown as Schema<Setting>;
 
-const mistake = object({ code: text(), skill: only(...skills), title: text(), look: text(), text: text() });
+const mistake = object({ code: text(), skill: only(...skills), title: text(), hint: text(), text: text() });
 
 const drillItem = object({
   prompt: text(),
@@ -103,7 +110,7 @@ const rearranging = object({
   names: texts(),
   answer: text(),
   steps: array(object({ line: text(), why: text() })).defined(),
-  mistakes: array(object({ code: text(), title: text(), look: text(), expression: text() })).defined(),
+  mistakes: array(object({ code: text(), title: text(), hint: text(), expression: text() })).defined(),
 });
 
 const table = object({ title: text(), columns: array().defined(), rows: array().defined() }).test(

@@ -41,7 +41,7 @@ export interface BoardAnswer {
     readonly code: string;
     readonly kind: string;
     readonly title: string;
-    readonly look: string;
+    readonly hint: string;
     readonly students: readonly string[];
   } | null;
 }

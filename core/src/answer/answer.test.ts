@@ -65,14 +65,14 @@ describe('what is said in the unit that was written', () => {
       },
       bench,
     );
-    expect(writing.readable && writing.faults[0]?.look.startsWith(says)).toBe(true);
+    expect(writing.readable && writing.faults[0]?.hint.startsWith(says)).toBe(true);
   });
 
   it('says nothing of an estimate where nothing is estimated', () => {
-    const look = (kind: string, model: string, indicates: number, text: string) =>
+    const hint = (kind: string, model: string, indicates: number, text: string) =>
       JSON.stringify(check(kind, model, indicates, text));
-    expect(look('electronic-balance', 'electronic-0_01', 12.37, '12.3 g')).not.toMatch(/estimate/);
-    expect(look('graduated-cylinder', 'cylinder-100-1', 56.3, '56 mL')).toMatch(
+    expect(hint('electronic-balance', 'electronic-0_01', 12.37, '12.3 g')).not.toMatch(/estimate/);
+    expect(hint('graduated-cylinder', 'cylinder-100-1', 56.3, '56 mL')).toMatch(
       /The last one is your estimate/,
     );
   });

@@ -26,7 +26,7 @@ export interface Cause {
   readonly code: string;
   readonly title: string;
   /** What to look at, or what to do about it; never the answer. */
-  readonly look: string;
+  readonly hint: string;
   /** What it shows to be missing; absent in what was stored before causes said so. */
   readonly skill?: Skill;
   /** Which part of the drawing to look at; absent where no part shows it. */
@@ -51,9 +51,9 @@ export const skillOfWriting = (code: string): Skill | undefined =>
   Object.hasOwn(writingFaults, code) ? writingFaults[code as WritingFault] : undefined;
 
 /** A fault of the writing as it is told. */
-export const writingCause = (code: WritingFault, title: string, look: string): Cause => ({
+export const writingCause = (code: WritingFault, title: string, hint: string): Cause => ({
   code,
   title,
-  look,
+  hint,
   skill: writingFaults[code],
 });

@@ -104,7 +104,7 @@ export function judgeDigits(
     return { faults: [says.pointMissing], remarks: [], intended: asWritten };
   return {
     faults: [],
-    remarks: pointless && conventions.onesZero === 'remarked' ? [says.pointMissing.look] : [],
+    remarks: pointless && conventions.onesZero === 'remarked' ? [says.pointMissing.hint] : [],
     intended: asWritten,
   };
 }

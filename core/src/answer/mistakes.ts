@@ -9,7 +9,7 @@ export interface Mistake {
   /** What went wrong, one sentence. */
   readonly title: string;
   /** What to do about it, without the answer. */
-  readonly look: string;
+  readonly hint: string;
   /** What it writes, without unit. */
   readonly text: string;
 }
@@ -54,7 +54,7 @@ const otherRounding = (value: Decimal, place: number): Mistake[] => {
     code: 'other-rounding',
     skill: 'digits' as const,
     title: 'The tie was rounded the other way.',
-    look: 'The part that is cut off is exactly a half. Look up how your class rounds a tie.',
+    hint: 'The part that is cut off is exactly a half. Look up how your class rounds a tie.',
     text,
   }));
 };
@@ -68,7 +68,7 @@ const truncated = (value: Decimal, place: number, right: Decimal): Mistake[] => 
           code: 'truncated',
           skill: 'digits' as const,
           title: 'The digits were cut off, not rounded.',
-          look: 'Look at the first digit that goes: from 5 on, the one before it goes up.',
+          hint: 'Look at the first digit that goes: from 5 on, the one before it goes up.',
           text: write(cut, place),
         },
       ];
@@ -84,7 +84,7 @@ const wholeDisplay = (value: Decimal, place: number): Mistake[] => {
           code: 'whole-display',
           skill: 'digits' as const,
           title: 'That is the whole display of the calculator.',
-          look: 'The data do not justify so many digits. Which of them limits the result?',
+          hint: 'The data do not justify so many digits. Which of them limits the result?',
           text: display.toFixed(),
         },
       ];
@@ -97,7 +97,7 @@ const zerosDropped = (text: string): Mistake[] =>
           code: 'trailing-zeros-dropped',
           skill: 'digits' as const,
           title: 'A zero at the end is missing.',
-          look: 'A zero at the end is a figure too: it says that this digit was known.',
+          hint: 'A zero at the end is a figure too: it says that this digit was known.',
           text: text.endsWith('.') ? text.slice(0, -1) : text.replace(/\.?0+$/, ''),
         },
       ]
@@ -108,7 +108,7 @@ const tenfold = (right: Decimal, place: number): Mistake[] =>
     code: 'factor-of-ten',
     skill: 'unit' as const,
     title: 'The point stands in the wrong place.',
-    look: 'The digits are right. Reckon roughly in your head: how large must it be?',
+    hint: 'The digits are right. Reckon roughly in your head: how large must it be?',
     text: write(right.times(tenTo(power)), place + power),
   }));
 
@@ -118,7 +118,7 @@ const figuresOff = (value: Decimal, place: number): Mistake[] =>
     skill: 'digits' as const,
     title:
       off > 0 ? 'It has fewer figures than the data justify.' : 'It has more figures than the data justify.',
-    look: 'The value is right. Count once more how far the data go.',
+    hint: 'The value is right. Count once more how far the data go.',
     text: write(value, place + off),
   }));
 
@@ -126,7 +126,7 @@ const reversedSign = (text: string): Mistake => ({
   code: 'sign-reversed',
   skill: 'working' as const,
   title: 'The sign is the wrong way round.',
-  look: 'Which is taken from which?',
+  hint: 'Which is taken from which?',
   text: text.startsWith('-') ? text.slice(1) : `-${text}`,
 });
 
@@ -141,7 +141,7 @@ const swapped = (text: string): Mistake[] =>
         code: 'digits-swapped',
         skill: 'working' as const,
         title: 'Two digits are swapped.',
-        look: 'Compare digit by digit with what you worked out.',
+        hint: 'Compare digit by digit with what you worked out.',
         text: characters.join(''),
       },
     ];
@@ -155,7 +155,7 @@ const slips = (text: string): Mistake[] =>
         code: 'slip-of-a-digit',
         skill: 'working' as const,
         title: 'One digit is off.',
-        look: 'All digits but one are right. Reckon it once more.',
+        hint: 'All digits but one are right. Reckon it once more.',
         text: `${text.slice(0, at)}${digit}${text.slice(at + 1)}`,
       })),
   );

@@ -43,8 +43,8 @@ export function judgeUnit(
     converted: null,
     ...part,
   });
-  const fault = (code: WritingFault, title: string, look: string, part: Partial<UnitVerdict> = {}) =>
-    verdict({ ...part, faults: [writingCause(code, title, look)] });
+  const fault = (code: WritingFault, title: string, hint: string, part: Partial<UnitVerdict> = {}) =>
+    verdict({ ...part, faults: [writingCause(code, title, hint)] });
   const own = findUnit(rule.unit)?.unit;
   const found = findUnit(unitText);
   if (unitText === '') {

@@ -87,7 +87,7 @@ function causesOf(
   const told: readonly Mistake[] = own.length > 0 ? own : commonMistakes(answer).filter(leads).slice(0, 1);
   if (told.length === 0) return valueIsRight ? digits.slice(0, 1) : [];
   const distinct = told.filter(({ code }, at) => told.findIndex((other) => other.code === code) === at);
-  return distinct.map(({ code, title, look, skill }) => ({ code, title, look, skill }));
+  return distinct.map(({ code, title, hint, skill }) => ({ code, title, hint, skill }));
 }
 
 function formFaults({ form }: WorkedAnswer, text: string): Cause[] {
@@ -96,7 +96,7 @@ function formFaults({ form }: WorkedAnswer, text: string): Cause[] {
       {
         code: 'not-scientific',
         title: 'That is not scientific notation yet.',
-        look: 'One digit that is not 0 before the point, then times a power of ten: 4.20×10⁻³.',
+        hint: 'One digit that is not 0 before the point, then times a power of ten: 4.20×10⁻³.',
         skill: 'digits',
       },
     ];
@@ -105,7 +105,7 @@ function formFaults({ form }: WorkedAnswer, text: string): Cause[] {
       {
         code: 'sign-missing',
         title: 'The sign is missing.',
-        look: 'Your class writes this error with its sign, a plus too: it says which way it leans.',
+        hint: 'Your class writes this error with its sign, a plus too: it says which way it leans.',
         skill: 'working',
       },
     ];

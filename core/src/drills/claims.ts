@@ -62,7 +62,7 @@ export const claims: Drill = {
       code: coarse ? 'claims-too-little' : 'claims-too-much',
       skill: 'digits' as const,
       title: coarse ? 'It claims less than was seen.' : 'It claims more than anybody saw.',
-      look: coarse
+      hint: coarse
         ? `${goes}: a shorter number gives away a digit that was read.`
         : `${goes}: a longer number says that the next digit was seen to be 0.`,
       text,

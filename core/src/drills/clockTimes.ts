@@ -19,11 +19,11 @@ export const clockTimes: Drill = {
     };
     const naive = asDecimal(to).minus(asDecimal(from));
     const [minutes, seconds] = [Math.floor(long / 60), long % 60];
-    const row = (code: string, title: string, look: string, exact: Decimal, place: number) => ({
+    const row = (code: string, title: string, hint: string, exact: Decimal, place: number) => ({
       code,
       skill: 'unit' as const,
       title,
-      look,
+      hint,
       text: writtenAt(exact, place, conventions),
     });
     return ask(

@@ -41,11 +41,11 @@ function length(random: Random, conventions: Conventions, level: number): DrillI
   const result = convert(quantity, to);
   const figures = figuresOf(quantity);
   const one = new Decimal(factor);
-  const wrong = (code: string, title: string, look: string, value: Decimal): Mistake => ({
+  const wrong = (code: string, title: string, hint: string, value: Decimal): Mistake => ({
     code,
     skill: 'unit' as const,
     title,
-    look,
+    hint,
     text: writtenAt(value, leadingPlace(value) - figures + 1, conventions),
   });
   return ask(
@@ -89,11 +89,11 @@ function temperature(random: Random, conventions: Conventions): DrillItem {
   const quantity: Quantity = { ...tracked(text), unit: parseProduct('°C'), point: !difference };
   const result = convert(quantity, 'K');
   const place = quantity.lastPlace ?? 0;
-  const row = (code: string, title: string, look: string, value: Decimal, lastPlace = place): Mistake => ({
+  const row = (code: string, title: string, hint: string, value: Decimal, lastPlace = place): Mistake => ({
     code,
     skill: 'unit' as const,
     title,
-    look,
+    hint,
     text: writtenAt(value, lastPlace, conventions),
   });
   const kelvin = quantity.value.plus('273.15');

@@ -26,11 +26,11 @@ export const counting: Drill = {
     const leading = /^0*/.exec(all)?.[0].length ?? 0;
     const atEnd = /0*$/.exec(all)?.[0].length ?? 0;
     const between = (all.replace(/^0+|0+$/g, '').match(/0/g) ?? []).length;
-    const row = (code: string, title: string, look: string, count: number) => ({
+    const row = (code: string, title: string, hint: string, count: number) => ({
       code,
       skill: 'digits' as const,
       title,
-      look,
+      hint,
       text: String(count),
     });
     const trailingCount = /[.,]/.test(mantissa) || conventions.trailingZeros === 'all-count';

@@ -89,10 +89,10 @@ describe('every drill', () => {
   it('has words for each mistake, and a working that ends in the answer', () => {
     for (const { item } of items) {
       expect(item.working.at(-1)).toContain(item.text.replace('+', ''));
-      for (const { code, title, look } of item.mistakes) {
+      for (const { code, title, hint } of item.mistakes) {
         expect(code).toMatch(/^[a-z0-9.]+(-[a-z0-9.]+)*$/);
         expect(title).toMatch(/^[A-Z0-9].*\.$/);
-        expect(look.length).toBeGreaterThan(20);
+        expect(hint.length).toBeGreaterThan(20);
       }
     }
   });

@@ -28,7 +28,7 @@ export const placeValue: Drill = {
             code: 'first-place-given',
             skill: 'digits' as const,
             title: 'That is the place of the first digit.',
-            look: 'The last significant digit is the doubtful one, at the other end.',
+            hint: 'The last significant digit is the doubtful one, at the other end.',
             text: at(leadingPlace(value)),
           },
           lastPlace > -decimals
@@ -36,7 +36,7 @@ export const placeValue: Drill = {
                 code: 'idle-zeros-counted',
                 skill: 'digits' as const,
                 title: 'Zeros at the end of a whole number were counted.',
-                look: 'Without a point they only show how large it is. Which digit is the last that counts?',
+                hint: 'Without a point they only show how large it is. Which digit is the last that counts?',
                 text: at(-decimals),
               }
             : null,
@@ -44,7 +44,7 @@ export const placeValue: Drill = {
             code: 'place-one-off',
             skill: 'digits' as const,
             title: 'That is one place further on.',
-            look: 'Go to the very last digit that counts.',
+            hint: 'Go to the very last digit that counts.',
             text: at(lastPlace + 1),
           },
         ],

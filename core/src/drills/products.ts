@@ -17,10 +17,10 @@ export const products: Drill = {
     const wrong = (
       code: string,
       title: string,
-      look: string,
+      hint: string,
       value: typeof result.value,
       lastPlace: number,
-    ) => ({ code, skill: 'digits' as const, title, look, text: writtenAt(value, lastPlace, conventions) });
+    ) => ({ code, skill: 'digits' as const, title, hint, text: writtenAt(value, lastPlace, conventions) });
     const [upside, times] = [divide(b, a).result, multiply(a, b).result];
     return ask(
       {

@@ -34,7 +34,7 @@ export const roundingDrill: Drill = {
             code: 'decimals-for-figures',
             skill: 'digits' as const,
             title: toFigures ? 'It was rounded to decimals.' : 'It was rounded to figures.',
-            look: 'Figures are counted from the first digit that is not 0; decimals from the point.',
+            hint: 'Figures are counted from the first digit that is not 0; decimals from the point.',
             text: writtenAt(value, otherPlace, conventions),
           },
         ],

@@ -16,11 +16,11 @@ export const scientific: Drill = {
     const lead = leadingPlace(number.value);
     const mantissa = (figures: number) => number.value.div(tenTo(lead)).toFixed(figures - 1);
     const figures = lead - (number.lastPlace ?? 0) + 1;
-    const row = (code: string, title: string, look: string, power: number, count = figures) => ({
+    const row = (code: string, title: string, hint: string, power: number, count = figures) => ({
       code,
       skill: 'digits' as const,
       title,
-      look,
+      hint,
       text: `${mantissa(count)}×10${superscript(power)}`,
     });
     return ask(

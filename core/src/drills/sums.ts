@@ -47,21 +47,21 @@ export const sums: Drill = {
             code: 'product-rule-for-sum',
             skill: 'digits' as const,
             title: 'The rule for products was used on a sum.',
-            look: 'In a sum it is the place that counts, not the number of figures: which reading ends first?',
+            hint: 'In a sum it is the place that counts, not the number of figures: which reading ends first?',
             text: writtenAt(result.value, leadingPlace(result.value) - fewest + 1, conventions),
           },
           {
             code: 'finest-place-kept',
             skill: 'digits' as const,
             title: 'The finest place was kept.',
-            look: 'The coarsest reading governs: behind its last digit nothing is known.',
+            hint: 'The coarsest reading governs: behind its last digit nothing is known.',
             text: writtenAt(result.value, finest, conventions),
           },
           {
             code: taken ? 'added-for-subtracted' : 'subtracted-for-added',
             skill: 'working' as const,
             title: taken ? 'They were added.' : 'They were subtracted.',
-            look: 'What is asked: both together, or what is left?',
+            hint: 'What is asked: both together, or what is left?',
             text: writtenAt(
               rest.reduce((sum, { value }) => (taken ? sum.plus(value) : sum.minus(value)), first.value),
               result.lastPlace,
@@ -75,7 +75,7 @@ export const sums: Drill = {
                   code: 'subtracted-for-added',
                   skill: 'working' as const,
                   title: 'They were subtracted, and the other way round.',
-                  look: 'What is asked: both together, or what is left?',
+                  hint: 'What is asked: both together, or what is left?',
                   text: writtenAt(
                     rest.reduce((sum, { value }) => sum.minus(value), first.value).neg(),
                     result.lastPlace,

@@ -13,7 +13,7 @@ export const tableKind: ExerciseKind<'table'> = {
         code,
         skill: 'working',
         title: `Missed: ${lookRules.find((rule) => rule.code === code)?.label ?? code}.`,
-        look: sentence,
+        hint: sentence,
       })),
       ...verdicts
         .filter(({ is }) => is === 'nothing')
@@ -21,7 +21,7 @@ export const tableKind: ExerciseKind<'table'> = {
           code: 'nothing-is-wrong',
           skill: 'working',
           title: 'Nothing is wrong there.',
-          look: `It was marked: ${lookRules.find((rule) => rule.code === mark.code)?.label ?? mark.code}.`,
+          hint: `It was marked: ${lookRules.find((rule) => rule.code === mark.code)?.label ?? mark.code}.`,
         })),
     ];
     const right = causes.length === 0 && verdicts.every(({ is }) => is === 'right');

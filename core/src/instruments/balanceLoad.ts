@@ -33,26 +33,26 @@ export type Flaw = 'none' | 'wet' | 'warm' | 'off-centre';
 export const flaws: Readonly<
   Record<
     Exclude<Flaw, 'none'>,
-    { readonly seen: string; readonly mend: string; readonly title: string; readonly look: string }
+    { readonly seen: string; readonly mend: string; readonly title: string; readonly hint: string }
   >
 > = {
   wet: {
     seen: 'Drops hang on the ring.',
     mend: 'Dry the ring',
     title: 'It was weighed wet.',
-    look: 'The water on it counts as mass. Dry it, and weigh it before it gets wet.',
+    hint: 'The water on it counts as mass. Dry it, and weigh it before it gets wet.',
   },
   warm: {
     seen: 'The ring has just come out of hot water.',
     mend: 'Let the ring cool',
     title: 'It was weighed warm.',
-    look: 'Warm air rises from it and lifts the pan, and the display drifts. Let it cool first.',
+    hint: 'Warm air rises from it and lifts the pan, and the display drifts. Let it cool first.',
   },
   'off-centre': {
     seen: 'The ring lies at the rim of the pan.',
     mend: 'Put the ring in the middle',
     title: 'It did not lie in the middle of the pan.',
-    look: 'Far from the middle the pan tilts, and the display is off. Put it in the middle.',
+    hint: 'Far from the middle the pan tilts, and the display is off. Put it in the middle.',
   },
 };
 

@@ -88,7 +88,7 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
     point: 'level' | 'label',
     applies: (setting: BalanceSetting) => boolean,
     title: string,
-    look: string,
+    hint: string,
   ): Misreading<BalanceSetting> => ({
     code,
     stage: 'place',
@@ -96,7 +96,7 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
     point,
     title,
     predict: (setting) => (setting.handled && applies(setting) ? [sum(setting)] : []),
-    look: () => look,
+    hint: () => hint,
   });
   const ofTheHands = [
     handling(
@@ -205,7 +205,7 @@ export function beamBalance({ kind, name, models }: Kind): Instrument<BalanceSet
       ];
     },
     lookFirst: (setting) =>
-      ofTheHands.find(({ predict }) => predict(setting, 0).length > 0)?.look(setting) ??
+      ofTheHands.find(({ predict }) => predict(setting, 0).length > 0)?.hint(setting) ??
       'Take one beam at a time, the heaviest rider first. Between two numbers the lower one counts; the next beam gives the rest.',
 
     misreadings: [...ofTheHands, ...riderMisreadings(modelFor)] satisfies Misreading<BalanceSetting>[],

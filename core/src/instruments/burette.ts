@@ -196,7 +196,7 @@ function undone(
   code: string,
   part: 'bubbleMl' | 'dropMl' | 'drainingMl',
   title: string,
-  look: string,
+  hint: string,
 ): Misreading<BuretteSetting> {
   return {
     code,
@@ -206,7 +206,7 @@ function undone(
     title,
     predict: (setting, seen) =>
       setting.task === 'delivered' && setting[part] > 0 ? [seen + setting[part]] : [],
-    look: () => look,
+    hint: () => hint,
   };
 }
 

@@ -21,7 +21,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
       const squeezedBy = contact(setting) - setting.at;
       return squeezedBy > slack ? [seen - squeezedBy] : [];
     },
-    look: () =>
+    hint: () =>
       'It is soft: the harder the jaws press, the smaller it reads. Open until they only just touch.',
   },
   count({
@@ -30,7 +30,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
     point: 'other-side',
     title: 'You read the main scale alone.',
     predict: (_, { main }) => [main],
-    look: 'The main scale gives the whole divisions; the line of the vernier that coincides gives the rest.',
+    hint: 'The main scale gives the whole divisions; the line of the vernier that coincides gives the rest.',
   }),
   count({
     code: 'coincidence-not-scaled',
@@ -38,7 +38,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
     point: 'other-side',
     title: 'You added the number of the line as it is.',
     predict: ({ inches }, { main, line }) => [main + line, main + line / (inches ? 100 : 10)],
-    look: 'The index of the coinciding line counts least counts. Multiply it by the least count before you add it.',
+    hint: 'The index of the coinciding line counts least counts. Multiply it by the least count before you add it.',
   }),
   count({
     code: 'printed-number-as-line',
@@ -46,7 +46,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
     point: 'other-side',
     title: 'You took a number printed on the vernier for the index of a line.',
     predict: (model, { main, line }) => [main + Math.floor(model.printed(line) + slack) * leastCount(model)],
-    look: 'The printed numbers do not count the lines. Count the lines themselves, from the vernier’s zero line.',
+    hint: 'The printed numbers do not count the lines. Count the lines themselves, from the vernier’s zero line.',
   }),
   count({
     code: 'jaw-edge-as-zero',
@@ -58,7 +58,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
         mainDivision +
         line * count,
     ],
-    look: 'The slide begins left of its scale. The main scale is read at the vernier’s zero line, not at the edge.',
+    hint: 'The slide begins left of its scale. The main scale is read at the vernier’s zero line, not at the edge.',
   }),
   count({
     code: 'next-main-mark',
@@ -66,7 +66,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
     point: 'zero-line',
     title: 'You took the main mark right of the zero line.',
     predict: ({ mainDivision }, { main, line }, count) => [main + mainDivision + line * count],
-    look: 'Take the last main mark that the vernier’s zero line has reached or passed.',
+    hint: 'Take the last main mark that the vernier’s zero line has reached or passed.',
   }),
   {
     code: 'cm-mm-slip',
@@ -78,7 +78,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
       caliperModel(setting.model).inches
         ? []
         : [lessZeroError(setting, observed) / 10, lessZeroError(setting, observed) * 10],
-    look: () =>
+    hint: () =>
       'The numbers of the main scale are centimetres; the lines between them are millimetres. Which unit did you write?',
   },
   ...zeroErrorMisreadings,
@@ -89,7 +89,7 @@ const rows: readonly Misreading<CaliperSetting>[] = [
     point: 'edge',
     title: 'You measured it at one place only.',
     predict: ({ outOfRound, turn }, seen) => (outOfRound > 0 ? [seen - turnedBy(outOfRound, turn)] : []),
-    look: () => 'It is not round. Turn it a quarter at a time and take its widest place.',
+    hint: () => 'It is not round. Turn it a quarter at a time and take its widest place.',
   },
 ];
 

@@ -6,7 +6,7 @@ export interface CountFault<Parts extends readonly unknown[]> {
   readonly code: string;
   readonly skill: Skill;
   readonly title: string;
-  readonly look: string;
+  readonly hint: string;
   readonly point?: Point;
   predict(...parts: Parts): readonly number[];
 }
@@ -17,12 +17,12 @@ export interface CountFault<Parts extends readonly unknown[]> {
  */
 export const countFaults =
   <S extends Setting, Parts extends readonly unknown[]>(partsOf: (setting: S, seen: number) => Parts) =>
-  ({ code, skill, title, look, point, predict }: CountFault<Parts>): Misreading<S> => ({
+  ({ code, skill, title, hint, point, predict }: CountFault<Parts>): Misreading<S> => ({
     code,
     stage: 'count',
     skill,
     title,
     ...(point ? { point } : {}),
     predict: (setting, seen) => predict(...partsOf(setting, seen)),
-    look: () => look,
+    hint: () => hint,
   });

@@ -138,7 +138,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
       point: 'display',
       title: 'The display was not at zero with the jaws closed.',
       predict: (setting) => (off(setting) === 0 ? [] : [display(setting, setting.sizeMm + off(setting))]),
-      look: () => 'Wipe the jaws, close them on nothing and press zero. Then take the object.',
+      hint: () => 'Wipe the jaws, close them on nothing and press zero. Then take the object.',
     },
     {
       code: 'squeezed',
@@ -148,7 +148,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
       title: 'You squeezed the object.',
       predict: (setting, seen) =>
         squeezed(setting) ? [seen - display(setting, setting.sizeMm) + display(setting, setting.atMm)] : [],
-      look: () =>
+      hint: () =>
         'It is soft: the harder the jaws press, the smaller it reads. Open until they only just touch.',
     },
     {
@@ -158,7 +158,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
       point: 'display',
       title: 'The number belongs to the other unit.',
       predict: ({ model }, number) => (model === 'digital-mm' ? [number / 25.4] : [number * 25.4]),
-      look: () => 'Look at the sign beside the digits: does it say millimetres or inches?',
+      hint: () => 'Look at the sign beside the digits: does it say millimetres or inches?',
     },
     {
       code: 'cm-mm-slip',
@@ -168,7 +168,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
       point: 'display',
       title: 'You mixed centimetres and millimetres.',
       predict: ({ model }, number) => (model === 'digital-mm' ? [number / 10, number * 10] : []),
-      look: () => 'The display is in millimetres. Which unit did you write?',
+      hint: () => 'The display is in millimetres. Which unit did you write?',
     },
   ] satisfies Misreading<DigitalCaliperSetting>[],
 };

@@ -28,7 +28,7 @@ export function downwardMisreadings<S extends DownwardSetting>(
         const { labelEvery, d } = scaleOf(modelFor(setting));
         return [2 * Math.ceil(seen / labelEvery - (slack * d) / labelEvery) * labelEvery - seen];
       },
-      look: () =>
+      hint: () =>
         'The zero is at the top and the numbers grow downward. Start at the number above the level and count down.',
     },
     {
@@ -37,7 +37,7 @@ export function downwardMisreadings<S extends DownwardSetting>(
       skill: 'zero error',
       title: 'You left the beginning in.',
       predict: (setting, final) => (setting.task === 'delivered' && setting.initialMl !== 0 ? [final] : []),
-      look: () => 'It did not begin at 0. What has left it is the last reading less the first.',
+      hint: () => 'It did not begin at 0. What has left it is the last reading less the first.',
     },
     {
       code: 'difference-reversed',
@@ -45,7 +45,7 @@ export function downwardMisreadings<S extends DownwardSetting>(
       skill: 'zero error',
       title: 'You took the difference the wrong way round.',
       predict: (setting, final) => (setting.task === 'delivered' ? [setting.initialMl - final] : []),
-      look: () => 'The numbers grow while it runs out: the last reading is the larger one. Last less first.',
+      hint: () => 'The numbers grow while it runs out: the last reading is the larger one. Last less first.',
     },
   ];
 }

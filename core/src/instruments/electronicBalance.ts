@@ -143,7 +143,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
       title: 'The display had not settled, or air was moving.',
       predict: (setting) =>
         setting.seconds < stableAfterSeconds || setting.doorOpen ? [shownNow(setting)] : [],
-      look: ({ doorOpen }) =>
+      hint: ({ doorOpen }) =>
         doorOpen
           ? 'The door is open: moving air pushes on the pan. Shut it and wait for the stable sign.'
           : 'Wait for the stable sign; until then the digits still move.',
@@ -156,7 +156,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
       title: 'The empty pan did not stand at zero.',
       predict: (setting) =>
         setting.residueGrams > 0 && setting.tared === 'nothing' ? [shownNow(setting)] : [],
-      look: () =>
+      hint: () =>
         'Something lies on the pan. Brush it off or set the balance to zero before the load goes on.',
     },
     ...(Object.keys(flaws) as (keyof typeof flaws)[]).map((flaw): Misreading<ElectronicBalanceSetting> => ({
@@ -166,7 +166,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
       point: 'edge',
       title: flaws[flaw].title,
       predict: (setting) => (setting.flaw === flaw && flawed(setting) ? [shownNow(setting)] : []),
-      look: () => flaws[flaw].look,
+      hint: () => flaws[flaw].hint,
     })),
     {
       code: 'container-included',
@@ -174,7 +174,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
       skill: 'zero error',
       title: 'You left the vessel in.',
       predict: (setting, number) => (vesselToTakeOff(setting) > 0 ? [number] : []),
-      look: () => 'What is asked for is the oil alone. What does the vessel weigh without it?',
+      hint: () => 'What is asked for is the oil alone. What does the vessel weigh without it?',
     },
     {
       code: 'container-tared-and-subtracted',
@@ -185,7 +185,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
         setting.vesselGrams > 0 && setting.task === 'tare'
           ? [number - rounded(setting, setting.vesselGrams)]
           : [],
-      look: () => 'The tare has taken the vessel off already. The display shows the oil alone.',
+      hint: () => 'The tare has taken the vessel off already. The display shows the oil alone.',
     },
     {
       code: 'unit-slip',
@@ -198,7 +198,7 @@ export const electronicBalance: Instrument<ElectronicBalanceSetting> = {
         (number - vesselToTakeOff(setting)) / 1000,
         (number - vesselToTakeOff(setting)) * 1000,
       ],
-      look: () => 'Look at the unit beside the digits. Does the one that you chose fit what lies on the pan?',
+      hint: () => 'Look at the unit beside the digits. Does the one that you chose fit what lies on the pan?',
     },
   ] satisfies Misreading<ElectronicBalanceSetting>[],
 };

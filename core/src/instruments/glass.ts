@@ -72,7 +72,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
       title: 'You read the top of the curve.',
       predict: (setting, seen) =>
         setting.surface === 'concave' && single(setting) ? [seen + edge(setting)] : [],
-      look: () =>
+      hint: () =>
         'The liquid climbs the glass: its rim stands higher than its level. Find the lowest point of the curve and follow it across to the lines.',
     },
     {
@@ -83,7 +83,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
       title: 'You read the edge of the dome.',
       predict: (setting, seen) =>
         setting.surface === 'convex' && single(setting) ? [seen - edge(setting)] : [],
-      look: () =>
+      hint: () =>
         'This surface is a dome: its edge hangs lower than its level. Find the highest point of the dome.',
     },
     {
@@ -93,7 +93,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
       point: 'level',
       title: 'Your eye was above the level.',
       predict: (setting, seen) => (setting.eyeMm > 0 && single(setting) ? [seen + eye(setting)] : []),
-      look: () =>
+      hint: () =>
         'From above you look down through the front lines at a surface further back. Lower your eye until the ring of the surface closes to a line.',
     },
     {
@@ -103,7 +103,7 @@ export function surfaceMisreadings<S extends GlassSetting>({
       point: 'level',
       title: 'Your eye was below the level.',
       predict: (setting, seen) => (setting.eyeMm < 0 && single(setting) ? [seen + eye(setting)] : []),
-      look: () =>
+      hint: () =>
         'From below you look up past the front lines at a surface further back. Raise your eye until the ring of the surface closes to a line.',
     },
   ];

@@ -164,7 +164,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
       title: 'You read the other scale.',
       predict: (setting, seen) =>
         cylinderModel(setting.model).falling ? [scaleFor(setting).highest - seen] : [],
-      look: () => 'There are two sets of numbers. The set that grows upward tells what is in the cylinder.',
+      hint: () => 'There are two sets of numbers. The set that grows upward tells what is in the cylinder.',
     },
     miscountedDivision(scaleFor),
     nextLabel(scaleFor, 'mL'),
@@ -175,7 +175,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
       point: 'level',
       title: 'You wrote what you meant to pour, not what is there.',
       predict: ({ targetMl }) => (targetMl === null ? [] : [targetMl]),
-      look: () => 'Forget the amount that was planned. Where does the level stand now?',
+      hint: () => 'Forget the amount that was planned. Where does the level stand now?',
     },
     {
       code: 'film-ignored',
@@ -183,7 +183,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
       skill: 'zero error',
       title: 'You left the film out of account.',
       predict: ({ filmMl }, number) => (filmMl === null ? [] : [number]),
-      look: () =>
+      hint: () =>
         'It holds that much, but not all of it comes out: glass marked “to contain” keeps its film when it is poured.',
     },
   ] satisfies Misreading<CylinderSetting>[],

@@ -152,7 +152,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
       point: 'level',
       title: 'You read the top of the rise.',
       predict: (setting) => (setting.line === 'level' ? [atRise(setting)] : []),
-      look: () =>
+      hint: () =>
         'The liquid climbs the stem. Your class reads where its level surface would cut the stem: look from just below it.',
     },
     {
@@ -162,7 +162,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
       point: 'level',
       title: 'You read the level surface.',
       predict: (setting) => (setting.line === 'rise' ? [setting.density] : []),
-      look: () => 'Your class reads this one at the top of the rise on the stem.',
+      hint: () => 'Your class reads this one at the top of the rise on the stem.',
     },
     {
       code: 'read-upward',
@@ -174,7 +174,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
         const { labelEvery } = scaleFor(setting);
         return [2 * Math.ceil(seen / labelEvery - 1e-9) * labelEvery - seen];
       },
-      look: () =>
+      hint: () =>
         'On a float the numbers grow downward. Start at the number above the surface and count down.',
     },
     miscountedDivision(scaleFor),
@@ -185,7 +185,7 @@ export const hydrometer: Instrument<HydrometerSetting> = {
       rescales: true,
       title: 'The unit is a thousandfold off.',
       predict: (_, number) => [number * 1000, number / 1000],
-      look: () => 'Water has about 1 g/cm³, which is 1000 kg/m³. Which of the two did you write?',
+      hint: () => 'Water has about 1 g/cm³, which is 1000 kg/m³. Which of the two did you write?',
     },
   ] satisfies Misreading<HydrometerSetting>[],
 };

@@ -54,7 +54,7 @@ export interface Misreading<S extends Setting = Setting> {
    */
   predict(setting: S, seen: number): readonly number[];
   /** What to look at, in this setting's own marks, without giving the reading away. */
-  look(setting: S): string;
+  hint(setting: S): string;
 }
 
 /** One kind of instrument: every instrument of the product is one object of this shape. */
@@ -119,7 +119,7 @@ export interface Part {
   /** Its step, as a decimal text. */
   readonly step: string;
   /** What to look at when it is wrong. */
-  readonly look: string;
+  readonly hint: string;
 }
 
 export interface Picture {

@@ -5,7 +5,7 @@ import { caliperModel, type CaliperModel } from './verniers';
 const whenFinding = (
   code: string,
   title: string,
-  look: string,
+  hint: string,
   predict: (model: CaliperModel) => readonly number[],
 ): Misreading<CaliperSetting> => ({
   code,
@@ -13,7 +13,7 @@ const whenFinding = (
   skill: 'd',
   point: 'spaces',
   title,
-  look: () => look,
+  hint: () => hint,
   predict: (setting) => (setting.task === 'least count' ? predict(caliperModel(setting.model)) : []),
 });
 

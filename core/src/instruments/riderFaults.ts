@@ -22,7 +22,7 @@ export function riderMisreadings(
           return between && seen > number / 10 ? [seen + number] : [];
         });
       },
-      look: () =>
+      hint: () =>
         'Check each beam: between two numbers the lower one counts, because the lighter riders have yet to add the rest.',
     },
     {
@@ -35,7 +35,7 @@ export function riderMisreadings(
         const [hundreds = 0, tens = 0] = count(setting);
         return hundreds > 0 && tens > 0 ? [seen - hundreds - tens + tens * 10 + hundreds / 10] : [];
       },
-      look: () =>
+      hint: () =>
         'Read the numbers printed on the beams: which goes up in hundreds, and which in tens? Makers put them in different orders.',
     },
     {
@@ -45,7 +45,7 @@ export function riderMisreadings(
       point: 'label',
       title: 'You left a rider out.',
       predict: (setting, seen) => count(setting).flatMap((grams) => (grams > 0 ? [seen - grams] : [])),
-      look: (setting) =>
+      hint: (setting) =>
         `There are ${modelFor(setting).beams.length} riders. Count those that do not stand at zero, and check that each is in your sum.`,
     },
     {
@@ -55,7 +55,7 @@ export function riderMisreadings(
       point: 'label',
       title: 'You dropped a place in which a beam stands at zero.',
       predict: (_, seen) => droppedPlaces(seen),
-      look: () =>
+      hint: () =>
         'One beam adds nothing, but its place stays: write a 0 for it, so that the other digits keep theirs.',
     },
     {
@@ -69,7 +69,7 @@ export function riderMisreadings(
         const parts = seen - Math.floor(seen / labelEvery + slack) * labelEvery;
         return [seen - parts + parts / 10];
       },
-      look: (setting) =>
+      hint: (setting) =>
         `On the sliding beam count the spaces between two numbers that are ${modelFor(setting).labelEvery} g apart: there are 10. So what is one space worth?`,
     },
   ];

@@ -144,14 +144,14 @@ export function ringMark({ kind, name, models, delivers }: Kind): Instrument<Rin
       `One ring, one volume. It is printed on the glass, with its tolerance of ±${modelFor(setting).tolerance} mL: that says how many decimals to write.`,
 
     misreadings: faults.map(
-      ({ code, skill = 'handling', title, look, applies }): Misreading<RingSettingUnder> => ({
+      ({ code, skill = 'handling', title, hint, applies }): Misreading<RingSettingUnder> => ({
         code,
         stage: 'place',
         skill,
         point: 'level',
         title,
         predict: (setting) => (setting.handled && applies(setting) ? [capacity(setting)] : []),
-        look: () => look,
+        hint: () => hint,
       }),
     ),
   };
@@ -162,7 +162,7 @@ interface HandlingFault {
   /** Handling, unless it says otherwise. */
   readonly skill?: Skill;
   readonly title: string;
-  readonly look: string;
+  readonly hint: string;
   applies(setting: RingSettingUnder): boolean;
 }
 
@@ -179,19 +179,19 @@ function misreadingsOf(modelFor: (setting: RingSetting) => GlassModel, delivers:
       code: 'top-of-meniscus',
       skill: 'place',
       title: 'The top of the curve was set to the ring.',
-      look: 'The rim of the liquid climbs the glass. It is the lowest point of the curve that has to lie on the ring.',
+      hint: 'The rim of the liquid climbs the glass. It is the lowest point of the curve that has to lie on the ring.',
       applies: (setting) => offRing(setting) && byTop(setting),
     },
     {
       code: 'eye-not-level',
       title: 'Your eye was not level with the ring.',
-      look: 'From above or below the ring and the surface seem to meet where they do not. Move your eye until front and back of the ring lie in one line.',
+      hint: 'From above or below the ring and the surface seem to meet where they do not. Move your eye until front and back of the ring lie in one line.',
       applies: (setting) => offRing(setting) && byEye(setting) && !byTop(setting),
     },
     {
       code: 'overshot-mark',
       title: delivers ? 'It ran past the ring.' : 'It was filled past the ring.',
-      look: delivers
+      hint: delivers
         ? 'Once the surface is below the ring the volume is gone. Draw it up again and stop sooner.'
         : 'Once the surface is above the ring the volume is too large, and taking some out does not help. Begin again, the last part by drops.',
       applies: (setting) =>
@@ -202,7 +202,7 @@ function misreadingsOf(modelFor: (setting: RingSetting) => GlassModel, delivers:
     {
       code: 'short-of-mark',
       title: 'The surface does not lie on the ring yet.',
-      look: 'Go on by drops, the eye level, until the lowest point of the curve lies on the ring.',
+      hint: 'Go on by drops, the eye level, until the lowest point of the curve lies on the ring.',
       applies: (setting) =>
         (delivers ? setting.aboveMm > setWithinMm : setting.aboveMm < -setWithinMm) &&
         !byTop(setting) &&
@@ -215,13 +215,13 @@ function misreadingsOf(modelFor: (setting: RingSetting) => GlassModel, delivers:
     {
       code: 'drop-left-behind',
       title: 'A drop was left behind.',
-      look: 'Touch the tip to the wall of the flask at the end; and where the last drop belongs to the volume, expel it.',
+      hint: 'Touch the tip to the wall of the flask at the end; and where the last drop belongs to the volume, expel it.',
       applies: (setting) => !setting.touched || (expels(setting) && !setting.blown),
     },
     {
       code: 'blown-out',
       title: 'The last drop was blown out.',
-      look: 'This one is adjusted so that a last drop stays in the tip. Blow only where the marking, or your class, says so.',
+      hint: 'This one is adjusted so that a last drop stays in the tip. Blow only where the marking, or your class, says so.',
       applies: (setting) => setting.blown && !expels(setting),
     },
   ];

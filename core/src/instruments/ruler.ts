@@ -136,7 +136,7 @@ export const ruler: Instrument<RulerSetting> = {
       title: 'Your eye was not square above the end.',
       predict: (setting, seen) =>
         setting.eyeMm === 0 ? [] : [seen + rulerParallax(modelFor(setting), setting.eyeMm)],
-      look: () =>
+      hint: () =>
         'The scale lies a little above the token. Move your eye until it is straight above the end.',
     },
     miscountedDivision(scaleFor),
@@ -147,7 +147,7 @@ export const ruler: Instrument<RulerSetting> = {
       point: 'edge',
       title: 'You took the end for the length.',
       predict: ({ from }, end) => (from === 0 ? [] : [end]),
-      look: () =>
+      hint: () =>
         'The token does not begin at 0. Any two points will do, but then the length is the difference of two readings.',
     },
     {
@@ -158,7 +158,7 @@ export const ruler: Instrument<RulerSetting> = {
       title: 'You mixed units of length by a factor of ten.',
       predict: (setting, end) =>
         modelFor(setting).metric ? [(end - setting.from) / 10, (end - setting.from) * 10] : [],
-      look: (setting) =>
+      hint: (setting) =>
         `The numbers on this scale count ${modelFor(setting).numberedBy === 100 ? 'decimetres' : 'centimetres'}. Which unit did you write?`,
     },
   ] satisfies Misreading<RulerSetting>[],

@@ -72,7 +72,7 @@ export function miscountedDivision<S extends Setting>(scaleFor: (setting: S) => 
         .filter((worth) => Math.abs(worth - scale.d) > slack)
         .map((worth) => label + lines * worth);
     },
-    look: (setting) => {
+    hint: (setting) => {
       const scale = scaleFor(setting);
       return `Count the spaces between two numbered lines: there are ${spacesPerLabel(scale)} for ${shown(
         scale.labelEvery,
@@ -90,7 +90,7 @@ export function nextLabel<S extends Setting>(scaleFor: (setting: S) => Scale, un
     point: 'label',
     title: 'You counted on from the wrong numbered line.',
     predict: (setting, seen) => [seen + scaleFor(setting).labelEvery],
-    look: (setting) =>
+    hint: (setting) =>
       `Find the numbered line just below the level and start from that one. The numbered lines are ${shown(
         scaleFor(setting).labelEvery,
       )} ${unit} apart.`,

@@ -5,13 +5,13 @@ import { micrometerModel, screwParts, type MicrometerSetting } from './screws';
 export function screwColumns(setting: MicrometerSetting): readonly Part[] {
   const model = micrometerModel(setting.model);
   const { sleeve, thimble, vernier } = screwParts(model, setting.size + setting.zeroError);
-  const part = (key: string, heading: string, value: number, step: string, look: string, unit = 'mm') => ({
+  const part = (key: string, heading: string, value: number, step: string, hint: string, unit = 'mm') => ({
     key,
     heading,
     unit,
     value: Number(value.toPrecision(10)),
     step,
-    look,
+    hint,
   });
   return [
     part(

@@ -134,7 +134,7 @@ export const squeezePipette: Instrument<SqueezeSetting> = {
       skill: 'd',
       title: 'The count is off by a drop or two.',
       predict: (setting, seen) => (counts(setting) ? [seen - 2, seen - 1, seen + 1, seen + 2] : []),
-      look: () =>
+      hint: () =>
         'A drop was missed or counted twice. Count aloud, ten at a time, and begin again when you lose it.',
     },
   ] satisfies Misreading<SqueezeSetting>[],

@@ -174,7 +174,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
       title: 'The column was still moving.',
       predict: (setting) =>
         setting.seconds < restsAfterSeconds ? [columnAt({ ...setting, bulbOnBase: false })] : [],
-      look: () =>
+      hint: () =>
         'It takes a while until the bulb is as warm as what it hangs in. Watch the end of the column until it rests.',
     },
     {
@@ -184,7 +184,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
       point: 'tip',
       title: 'The bulb rested on the base.',
       predict: (setting, seen) => (setting.bulbOnBase ? [seen + setting.baseExcess] : []),
-      look: () =>
+      hint: () =>
         'The base is not as warm as the liquid. Raise the clamp until the bulb hangs clear of bottom and wall.',
     },
     {
@@ -195,7 +195,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
       title: 'Your eye was not level with the end of the column.',
       predict: (setting, seen) =>
         setting.eyeMm === 0 ? [] : [seen + thermometerParallax(modelFor(setting), setting.eyeMm)],
-      look: () =>
+      hint: () =>
         'The scale and the column lie at different depths. Bring your eye level with the end of the column.',
     },
     {
@@ -205,7 +205,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
       point: 'label',
       title: 'Below zero you counted the wrong way.',
       predict: (setting, seen) => (seen < 0 ? [2 * labelBelow(scaleFor(setting), seen) - seen, -seen] : []),
-      look: () =>
+      hint: () =>
         'Below zero the numbers grow downward. From the colder numbered line up to the end of the column it gets less cold.',
     },
     miscountedDivision(scaleFor),

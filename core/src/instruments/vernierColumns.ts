@@ -14,7 +14,7 @@ export function vernierColumns(setting: CaliperSetting): readonly Part[] {
     heading: string,
     value: number,
     step: number,
-    look: string,
+    hint: string,
     unit = model.unit,
   ) => ({
     key,
@@ -22,7 +22,7 @@ export function vernierColumns(setting: CaliperSetting): readonly Part[] {
     unit,
     value: Number(value.toPrecision(10)),
     step: String(step),
-    look,
+    hint,
   });
   return [
     part(

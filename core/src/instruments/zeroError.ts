@@ -26,7 +26,7 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
     skill: 'zero error',
     title: 'You left the zero error in.',
     predict: ({ zeroError, asItStands }, observed) => (zeroError === 0 || asItStands ? [] : [observed]),
-    look: () =>
+    hint: () =>
       'Close it on nothing and look: what does it show there? That is in every reading, and has to come out.',
   },
   {
@@ -36,7 +36,7 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
     title: 'You took the zero error off with the wrong sign.',
     predict: ({ zeroError, asItStands }, observed) =>
       zeroError === 0 || asItStands ? [] : [observed + zeroError],
-    look: ({ zeroError }) =>
+    hint: ({ zeroError }) =>
       `Corrected is observed minus zero error. Closed on nothing it shows ${zeroError < 0 ? 'less' : 'more'} than zero: so does every reading show too ${zeroError < 0 ? 'little' : 'much'}?`,
   },
   {
@@ -46,6 +46,6 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
     title: 'The zero error was taken off already.',
     predict: ({ zeroError, asItStands }, observed) =>
       zeroError === 0 || !asItStands ? [] : [observed - zeroError],
-    look: () => 'Your class writes readings as they stand, and takes the zero error off their mean.',
+    hint: () => 'Your class writes readings as they stand, and takes the zero error off their mean.',
   },
 ];

@@ -158,10 +158,10 @@ describe('every instrument under every preset', () => {
     '%s keeps its truth out of the way: every misreading has words',
     (_, instrument) => {
       const setting = instrument.sampleSetting(instrument.models[0]!, seeded(3));
-      for (const { code, title, look } of instrument.misreadings) {
+      for (const { code, title, hint } of instrument.misreadings) {
         expect(code).toMatch(/^[a-z]+(-[a-z]+)*$/);
         expect(title).toMatch(/^[A-Z].*\.$/);
-        expect(look(setting).length).toBeGreaterThan(20);
+        expect(hint(setting).length).toBeGreaterThan(20);
       }
       expect(new Set(instrument.misreadings.map(({ code }) => code)).size).toBe(
         instrument.misreadings.length,

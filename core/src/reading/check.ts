@@ -147,11 +147,11 @@ function explain(
   // With the value at fault too, one sentence on its digits is enough.
   const inTheWriting = [...digitFaults.slice(0, 1), ...unitFaults];
   const told = matching.map(({ faults }) => [
-    ...faults.map(({ code, skill, title, look, point }) => ({
+    ...faults.map(({ code, skill, title, hint, point }) => ({
       code,
       skill,
       title,
-      look: look(foreseen.reading.setting),
+      hint: hint(foreseen.reading.setting),
       ...(point ? { point } : {}),
     })),
     ...(faults.some(({ rescales }) => rescales) ? unitFaults : inTheWriting),

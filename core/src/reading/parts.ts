@@ -9,7 +9,7 @@ export interface PartVerdict {
   readonly key: string;
   readonly right: boolean;
   /** What to look at; empty when it is right. */
-  readonly look: string;
+  readonly hint: string;
 }
 
 /** The columns in which a class has the parts of this reading written; none where it is written as one number. */
@@ -37,12 +37,12 @@ export function checkParts(
   });
 }
 
-function judged({ value, step, look, key }: Part, text: string): { right: boolean; look: string } {
+function judged({ value, step, hint, key }: Part, text: string): { right: boolean; hint: string } {
   const parsed = parseNumber(text);
-  if (!parsed.ok) return { right: false, look: parsed.problem.message };
+  if (!parsed.ok) return { right: false, hint: parsed.problem.message };
   const size = new Decimal(step).toNumber();
   // The main scale and a zero error are seen as they are; the line and what follows from it may be one off.
   const within = ['main', 'sleeve', 'zero'].includes(key) ? 0 : size;
   const right = Math.abs(parsed.number.value.toNumber() - value) <= within + slack * size;
-  return right ? { right, look: '' } : { right, look };
+  return right ? { right, hint: '' } : { right, hint };
 }

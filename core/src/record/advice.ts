@@ -25,7 +25,7 @@ export function adviseOn(
   const [fault] = faults;
   if (fault) {
     const step = rule.step.size.div(unit.factor).toString();
-    return `${shown} ${digitWords[fault.code] ?? `is amiss: ${fault.look}`}: ${column.tag} is read to ${step} ${unit.symbol}.`;
+    return `${shown} ${digitWords[fault.code] ?? `is amiss: ${fault.hint}`}: ${column.tag} is read to ${step} ${unit.symbol}.`;
   }
   const { lowest, highest } = rule.range;
   if (written.value.lt(lowest) || written.value.gt(highest))

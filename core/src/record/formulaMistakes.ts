@@ -61,7 +61,7 @@ function followsFrom(
     code: 'follows-from-a-slip',
     skill: 'working',
     title: `It follows from ${headings}, which is not right yet.`,
-    look: 'This step is worked well. Put that one right first; then reckon this once more.',
+    hint: 'This step is worked well. Put that one right first; then reckon this once more.',
     text,
   }));
 }
@@ -75,7 +75,7 @@ type Operation = Extract<Expression, { kind: 'operation' }>;
 interface OtherWay {
   readonly code: string;
   readonly title: string;
-  readonly look: string;
+  readonly hint: string;
   make(right: Operation): Operation;
 }
 
@@ -87,13 +87,13 @@ const otherWays: Partial<Record<Operator, readonly OtherWay[]>> = {
     {
       code: 'quotient-upside-down',
       title: 'The fraction is upside down.',
-      look: 'What is divided by what? The unit tells.',
+      hint: 'What is divided by what? The unit tells.',
       make: turned,
     },
     {
       code: 'multiplied-for-divided',
       title: 'It was multiplied where it is to be divided.',
-      look: 'Look at the formula once more.',
+      hint: 'Look at the formula once more.',
       make: (right) => ({ ...right, operator: '×' }),
     },
   ],
@@ -101,13 +101,13 @@ const otherWays: Partial<Record<Operator, readonly OtherWay[]>> = {
     {
       code: 'difference-reversed',
       title: 'The difference is the other way round.',
-      look: 'The heading says which is taken from which.',
+      hint: 'The heading says which is taken from which.',
       make: turned,
     },
     {
       code: 'added-for-subtracted',
       title: 'The two were added.',
-      look: 'A difference is asked for.',
+      hint: 'A difference is asked for.',
       make: (right) => ({ ...right, operator: '+' }),
     },
   ],
@@ -122,12 +122,12 @@ function otherOperation(
   const tree = parsedFormula(formula);
   const outer = tree.kind === 'group' ? tree.of : tree;
   if (outer.kind !== 'operation') return [];
-  return (otherWays[outer.operator] ?? []).flatMap(({ code, title, look, make }) =>
+  return (otherWays[outer.operator] ?? []).flatMap(({ code, title, hint, make }) =>
     reckoned(make(outer), names, unit, conventions).map((text) => ({
       code: code === 'quotient-upside-down' && isDensity(right) ? 'density-upside-down' : code,
       skill: 'working',
       title,
-      look,
+      hint,
       text,
     })),
   );
@@ -142,7 +142,7 @@ function otherAcross(
   conventions: Conventions,
 ): Mistake[] {
   const tree = parsedFormula(formula);
-  const look = 'A radius is half a diameter. Which of them did you measure, and which does the formula want?';
+  const hint = 'A radius is half a diameter. Which of them did you measure, and which does the formula want?';
   return columns.flatMap((column): Mistake[] => {
     const across = acrossOf(column.heading);
     const value = names[column.key];
@@ -156,7 +156,7 @@ function otherAcross(
       code,
       skill: 'working' as const,
       title,
-      look,
+      hint,
       text,
     }));
   });

@@ -210,7 +210,7 @@ function whatIsWrong(verdict: WorkedVerdict | null): string | null {
   if (!verdict || verdict.outcome === 'right') return null;
   if (verdict.outcome === 'unreadable') return verdict.problem.message;
   const [cause] = verdict.causes;
-  return cause ? `${cause.title} ${cause.look}` : 'Its readings give another value: reckon it once more.';
+  return cause ? `${cause.title} ${cause.hint}` : 'Its readings give another value: reckon it once more.';
 }
 
 /** Whether a student wrote that it floats; null where they did not say, or said both. */

@@ -47,11 +47,11 @@ function meanMistakes(
     });
   const [counting, all] = [values(['counts']), values(['counts', 'excluded'])];
   const sum = (of: readonly Decimal[]): Decimal => Decimal.sum(0, ...of);
-  const mistake = (code: string, title: string, look: string, value: Decimal): Mistake => ({
+  const mistake = (code: string, title: string, hint: string, value: Decimal): Mistake => ({
     code,
     skill: 'working',
     title,
-    look,
+    hint,
     text: plain(writeTracked({ value, lastPlace }, rounding)),
   });
   if (counting.length < 2) return [];

@@ -100,6 +100,6 @@ function worthFiveMinutes(
     }
   const [top] = [...byFault.values()].sort((a, b) => b.names.length - a.names.length);
   if (!top || top.names.length < 3) return null;
-  const { code, kind, title, look } = top.fault;
-  return { code, kind, title, look, students: top.names.sort() };
+  const { code, kind, title, hint } = top.fault;
+  return { code, kind, title, hint, students: top.names.sort() };
 }

@@ -16,7 +16,7 @@ export interface Fault {
   readonly code: string;
   readonly kind: string;
   readonly title: string;
-  readonly look: string;
+  readonly hint: string;
   /** When it was made last, in milliseconds. */
   at: number;
 }
@@ -142,8 +142,8 @@ class Fold implements Practice {
       at: row.at.toISOString(),
     };
     this.latest = [reading, ...this.latest].slice(0, latestShown);
-    for (const { code, title, look } of causes)
-      this.#faults.set(`${kind}/${code}`, { code, kind, title, look, at });
+    for (const { code, title, hint } of causes)
+      this.#faults.set(`${kind}/${code}`, { code, kind, title, hint, at });
   }
 }
 

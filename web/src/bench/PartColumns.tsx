@@ -43,7 +43,7 @@ export function PartColumns({
       </div>
       {wrong[0] && (
         <p role="status" className="mt-2 text-sm">
-          <strong>{parts.find(({ key }) => key === wrong[0]?.key)?.heading}:</strong> {wrong[0].look}
+          <strong>{parts.find(({ key }) => key === wrong[0]?.key)?.heading}:</strong> {wrong[0].hint}
         </p>
       )}
     </fieldset>

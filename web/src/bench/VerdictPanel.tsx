@@ -65,9 +65,9 @@ function Causes({
           key={causes.map(({ code }) => code).join()}
           className={explanations.length > 1 ? 'border-l-2 border-rule pl-3' : ''}
         >
-          {causes.map(({ code, title, look }) => (
+          {causes.map(({ code, title, hint }) => (
             <p key={code}>
-              <strong>{title}</strong> {look}
+              <strong>{title}</strong> {hint}
             </p>
           ))}
         </div>

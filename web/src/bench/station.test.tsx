@@ -183,7 +183,7 @@ describe('a reading in its parts', () => {
     expect(await within(group).findAllByText('right')).toHaveLength(1);
     expect(within(group).getAllByText('look again')).toHaveLength(others.length);
     expect(within(group).getByRole('status')).toHaveTextContent(
-      bench.instrument.parts!(bench.setting)[1]!.look,
+      bench.instrument.parts!(bench.setting)[1]!.hint,
     );
   });
 });

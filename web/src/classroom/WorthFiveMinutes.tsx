@@ -16,7 +16,7 @@ export function WorthFiveMinutes({
     <section aria-label="Worth five minutes" className="mb-6 border-l-4 border-brass-line pl-4">
       <h2>Worth five minutes: {inTheirWords(topic.title)}</h2>
       <p>
-        {count} students this week, with the {instrument}. <span className="text-soft">{topic.look}</span>
+        {count} students this week, with the {instrument}. <span className="text-soft">{topic.hint}</span>
       </p>
       <p className="text-sm text-soft">{topic.students.join(', ')}</p>
     </section>

@@ -134,7 +134,7 @@ describe('the class at a glance', () => {
           code: 'top-of-curve',
           kind: 'graduated-cylinder',
           title: 'You read the top of the curve.',
-          look: 'Read the bottom.',
+          hint: 'Read the bottom.',
           students: ['Ada Lind', 'Bo Aasen'],
         },
       }),

@@ -141,9 +141,9 @@ function Said({ attempt: { verdict, solution, text, unit } }: { readonly attempt
         <p>More than one thing may be behind it.</p>
       )}
       {verdict.outcome === 'wrong' &&
-        verdict.causes.map(({ code, title, look }) => (
+        verdict.causes.map(({ code, title, hint }) => (
           <p key={code}>
-            <strong>{title}</strong> {look}
+            <strong>{title}</strong> {hint}
           </p>
         ))}
       {verdict.remarks.map((remark) => (

@@ -153,9 +153,9 @@ function Said({ verdict }: { readonly verdict: WorkedVerdict }) {
     <div role="status" className="flex flex-col gap-2">
       <p className="font-bold text-vermilion">Not yet.</p>
       {verdict.causes.length === 0 && <p>Do one thing at a time, the same on both sides.</p>}
-      {verdict.causes.map(({ code, title, look }) => (
+      {verdict.causes.map(({ code, title, hint }) => (
         <p key={code}>
-          <strong>{title}</strong> {look}
+          <strong>{title}</strong> {hint}
         </p>
       ))}
     </div>

@@ -149,8 +149,8 @@ describe('drills', () => {
   const wrong = {
     outcome: 'wrong',
     causes: [
-      { code: 'leading', title: 'You counted zeros in front.', look: 'They only hold the place.' },
-      { code: 'all', title: 'You counted every digit.', look: 'Begin at the first that is not zero.' },
+      { code: 'leading', title: 'You counted zeros in front.', hint: 'They only hold the place.' },
+      { code: 'all', title: 'You counted every digit.', hint: 'Begin at the first that is not zero.' },
     ],
     remarks: ['Three is usual here.'],
   };

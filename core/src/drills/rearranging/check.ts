@@ -11,7 +11,7 @@ export function checkRearranged(item: Rearranging, text: string): WorkedVerdict 
     if (sameAlgebra(item, written, item.answer)) return { outcome: 'right', remarks: [] };
     const causes = item.mistakes
       .filter(({ expression }) => sameAlgebra(item, written, expression))
-      .map(({ code, title, look }): Cause => ({ code, title, look, skill: 'working' }));
+      .map(({ code, title, hint }): Cause => ({ code, title, hint, skill: 'working' }));
     const distinct = causes.filter(({ code }, at) => causes.findIndex((other) => other.code === code) === at);
     return { outcome: 'wrong', causes: distinct, remarks: [] };
   } catch (error) {

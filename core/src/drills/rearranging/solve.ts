@@ -100,8 +100,8 @@ export function rearrangingsOf(left: string, formula: string): Rearranging[] {
         mistakes: wrong
           .filter(({ expression }) => differs(item, expression))
           .map(({ code, expression }) => {
-            const [title, look] = slips[code];
-            return { code, skill: 'working', title, look, expression };
+            const [title, hint] = slips[code];
+            return { code, skill: 'working', title, hint, expression };
           }),
       },
     ];

@@ -108,4 +108,4 @@ export const slips = {
     'It was divided where a root has to be taken.',
     'A square is undone by a root, not by a half.',
   ],
-} as const satisfies Readonly<Record<string, readonly [title: string, look: string]>>;
+} as const satisfies Readonly<Record<string, readonly [title: string, hint: string]>>;
