@@ -14,13 +14,13 @@ import {
   newInvestigation,
   newPassword,
   newSetting,
-  newShow,
+  newClassQuestion,
   newSlips,
-  newStationShow,
+  newStationQuestion,
   newStudents,
   studentChange,
   studentSignIn,
-  takeShow,
+  takeQuestion,
   teacherSignIn,
   whichInstrument,
 } from './requests';
@@ -119,7 +119,7 @@ const requests: readonly (readonly [
   ['askedWords', askedWords, { hands: null }, [[{ hands: 3 }, /state of the apparatus/]]],
   [
     'newShow',
-    newShow,
+    newClassQuestion,
     { id, kind: 'ruler', model: 'ruler-mm', indicates: '43.6' },
     [
       [{ model: '' }, /^The model is missing\.$/],
@@ -128,7 +128,7 @@ const requests: readonly (readonly [
   ],
   [
     'newStationShow',
-    newStationShow,
+    newStationQuestion,
     { id, kind: 'ruler', model: 'ruler-mm', tag: ' R-02 ', reading: '43.6', tolerance: '0.2' },
     [
       [{ tag: '   ' }, /^The label is missing\.$/],
@@ -137,7 +137,7 @@ const requests: readonly (readonly [
       [{ tolerance: '' }, /^The tolerance is missing\.$/],
     ],
   ],
-  ['takeShow', takeShow, { id }, [[{ id: 'x' }, /UUID/]]],
+  ['takeShow', takeQuestion, { id }, [[{ id: 'x' }, /UUID/]]],
   [
     'whichInstrument',
     whichInstrument,

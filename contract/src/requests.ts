@@ -134,7 +134,7 @@ export const newCalculation = object({ id: clientId, expression: needed('calcula
 
 export const askedWords = object({ hands }).noUnknown();
 
-export const newShow = object({
+export const newClassQuestion = object({
   id: clientId,
   kind: needed('kind of instrument', 40),
   model: needed('model', 60),
@@ -142,7 +142,7 @@ export const newShow = object({
   indicates: shortText('reading', 60).nullable().default(null),
 }).noUnknown();
 
-export const newStationShow = object({
+export const newStationQuestion = object({
   id: clientId,
   kind: needed('kind of instrument', 40),
   model: needed('model', 60),
@@ -151,7 +151,7 @@ export const newStationShow = object({
   tolerance: needed('tolerance', 60),
 }).noUnknown();
 
-export const takeShow = object({ id: clientId }).noUnknown();
+export const takeQuestion = object({ id: clientId }).noUnknown();
 
 export const whichInstrument = object({
   size: needed('size', 60),
@@ -268,8 +268,8 @@ export type NewDrillAttempt = InferType<typeof newDrillAttempt>;
 export type NewRearranged = InferType<typeof newRearranged>;
 export type NewSpotted = InferType<typeof newSpotted>;
 export type NewCalculation = InferType<typeof newCalculation>;
-export type NewShow = InferType<typeof newShow>;
-export type NewStationShow = InferType<typeof newStationShow>;
+export type NewClassQuestion = InferType<typeof newClassQuestion>;
+export type NewStationQuestion = InferType<typeof newStationQuestion>;
 export type WhichInstrument = InferType<typeof whichInstrument>;
 export type NewBlock = InferType<typeof newBlock>;
 export type NewInvestigation = InferType<typeof newInvestigation>;
@@ -281,4 +281,4 @@ export type NewSlips = InferType<typeof newSlips>;
 export type AskedWords = InferType<typeof askedWords>;
 export type InvestigationChange = InferType<typeof investigationChange>;
 export type StudentChange = InferType<typeof studentChange>;
-export type TakeShow = InferType<typeof takeShow>;
+export type TakeQuestion = InferType<typeof takeQuestion>;

@@ -21,7 +21,7 @@ export const screens = [
   '/class/:classId',
   '/class/:classId/investigations',
   '/class/:classId/investigations/edit',
-  '/class/:classId/show',
+  '/class/:classId/question',
   '/class/:classId/roster',
 ] as const;
 

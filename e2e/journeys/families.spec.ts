@@ -285,7 +285,7 @@ test('a teacher shows a setting to the class, sees the answers arrive and reveal
   await page.getByRole('button', { name: 'Projector' }).click();
   await expect(page.getByRole('button', { name: 'Leave the projector' })).toBeVisible();
   await page.getByRole('button', { name: 'Leave the projector' }).click();
-  await page.getByRole('button', { name: 'End the show' }).click();
+  await page.getByRole('button', { name: 'End the question' }).click();
   await expect(page.getByText('Nothing is shown.')).toBeVisible();
   await student.context().close();
 });

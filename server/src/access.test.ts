@@ -36,10 +36,10 @@ const matrix: Readonly<Record<string, string>> = {
   'get /api/bench/settings/:settingId/schools': '133y3333',
   'post /api/bench/settings/:settingId/attempts': '133y3333',
   'post /api/bench/which': '1yyyyyyy',
-  'get /api/show': '1yyy3333',
-  'post /api/shows/:showId/settings': '13yy3333',
-  'get /api/classes/:classId/show': '1333yyy3',
-  'post /api/classes/:classId/show': '13333yy3',
+  'get /api/question': '1yyy3333',
+  'post /api/questions/:questionId/settings': '13yy3333',
+  'get /api/classes/:classId/question': '1333yyy3',
+  'post /api/classes/:classId/question': '13333yy3',
   'post /api/classes/:classId/station': '13333yy3',
   'get /api/balance': '1yyyyyyy',
   'post /api/balance/readings': '1yyyyyyy',
@@ -70,7 +70,7 @@ const matrix: Readonly<Record<string, string>> = {
   'post /api/classes/:classId/students/:studentId': '13333yy3',
   'post /api/classes/:classId/slips': '13333yy3',
   // What takes something away comes last.
-  'delete /api/classes/:classId/show': '13333yy3',
+  'delete /api/classes/:classId/question': '13333yy3',
   'delete /api/classes/:classId/students/:studentId': '13333yy3',
   'delete /api/session/everywhere': '1yyyyyyy',
   'delete /api/session': 'yyyyyyyy',
@@ -140,11 +140,14 @@ beforeAll(async () => {
     Buffer.from('89504e470d0a1a0a0000', 'hex'),
     'image/png',
   );
-  const show = await browsers.owner.post<{ show: { id: string } }>(`/api/classes/${classId}/show`, {
-    id: randomUUID(),
-    kind: 'ruler',
-    model: setting.body.picture.model,
-  });
+  const question = await browsers.owner.post<{ question: { id: string } }>(
+    `/api/classes/${classId}/question`,
+    {
+      id: randomUUID(),
+      kind: 'ruler',
+      model: setting.body.picture.model,
+    },
+  );
   names = {
     classId,
     settingId: setting.body.id,
@@ -152,7 +155,7 @@ beforeAll(async () => {
     logbookId: book.logbookId!,
     photoId,
     investigationId: book.investigationId,
-    showId: show.body.show.id,
+    questionId: question.body.question.id,
     studentId: (await harness.asStudent('Bastian Wren')).personId,
   };
 });

@@ -20,7 +20,7 @@ import { routesOn, type RouteLine } from './access/route';
 import { logbookRoutes } from './logbook/routes';
 import { eventRoutes } from './publish/routes';
 import type { Services } from './services';
-import { showRoutes } from './show/routes';
+import { questionRoutes } from './question/routes';
 import { cookieNames, sessionRoutes } from './session/routes';
 import { SessionStore } from './session/store';
 
@@ -136,7 +136,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
   sessionRoutes(api, services, { secureCookie });
   for (const routes of [
     benchRoutes,
-    showRoutes,
+    questionRoutes,
     feedRoutes,
     figuresRoutes,
     logbookRoutes,

@@ -97,8 +97,8 @@ describe('a request', () => {
     const teacher = await harness.asTeacher();
     const { who } = (await teacher.get<{ who: { classes: { id: string }[] } }>('/api/session')).body;
     const own = `/api/classes/${who.classes[0]!.id}`;
-    await teacher.post(`${own}/show`, { id: randomUUID(), kind: 'ruler', model: 'ruler-mm' });
-    const endings = await Promise.all(Array.from({ length: 12 }, () => teacher.delete(`${own}/show`)));
+    await teacher.post(`${own}/question`, { id: randomUUID(), kind: 'ruler', model: 'ruler-mm' });
+    const endings = await Promise.all(Array.from({ length: 12 }, () => teacher.delete(`${own}/question`)));
     expect(endings.map(({ status }) => status)).toEqual(Array(12).fill(200));
     const added = await Promise.all(
       Array.from({ length: 6 }, () => teacher.post(`${own}/students`, { names: ['Yorick Lane'] })),

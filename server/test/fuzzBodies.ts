@@ -31,8 +31,8 @@ export function fuzzBodies(studentId: string): Readonly<Record<string, () => obj
     'post /api/bench/settings/:settingId/words': () => ({ hands: { jaw: 1 } }),
     'post /api/bench/settings/:settingId/attempts': attempt,
     'post /api/bench/which': () => ({ size: '12.4', unit: 'mm', percent: '1' }),
-    'post /api/shows/:showId/settings': () => ({ id: randomUUID() }),
-    'post /api/classes/:classId/show': () => ({
+    'post /api/questions/:questionId/settings': () => ({ id: randomUUID() }),
+    'post /api/classes/:classId/question': () => ({
       id: randomUUID(),
       kind: 'ruler',
       model: 'ruler-mm',

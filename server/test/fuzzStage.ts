@@ -60,7 +60,7 @@ export class Stage {
       mode: 'handle',
     });
     const item = await student.post<{ id: string }>('/api/drills/items', { id: randomUUID(), kind: 'sums' });
-    const show = await teacher.post<{ show: { id: string } }>(`/api/classes/${classId}/show`, {
+    const question = await teacher.post<{ question: { id: string } }>(`/api/classes/${classId}/question`, {
       id: randomUUID(),
       kind: 'ruler',
       model: 'ruler-mm',
@@ -79,7 +79,7 @@ export class Stage {
       logbookId: [logbookId],
       photoId: [photoId],
       investigationId: books.map(({ investigationId }) => investigationId),
-      showId: [show.body.show.id],
+      questionId: [question.body.question.id],
       // Not the student who asks: taken out of the class, nothing could be asked any more.
       studentId: board.students.filter(({ name }) => name !== 'Verity Moss').map(({ id }) => id),
     };

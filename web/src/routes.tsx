@@ -90,8 +90,8 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
       },
       {
-        path: 'class/:classId/show',
-        lazy: async () => ({ Component: (await import('./classroom/Show')).Show }),
+        path: 'class/:classId/question',
+        lazy: async () => ({ Component: (await import('./classroom/ClassQuestion')).ClassQuestion }),
       },
       {
         path: 'class/:classId/rules',

@@ -104,7 +104,7 @@ export async function atTheBench({
       ],
       suggestion: null,
     },
-    'GET /api/show': { show: null },
+    'GET /api/question': { show: null },
     'GET /api/bench/settings/s': () => ({
       id: 's',
       kind,

@@ -11,7 +11,7 @@ export type LiveEvent =
     }
   /** Something was added to a logbook that one writes in; the entries come along while they are few. */
   | { readonly changed: 'logbook'; readonly logbookId: string; readonly arrived: ArrivedEntries | null }
-  | { readonly changed: 'show'; readonly classId: string }
+  | { readonly changed: 'question'; readonly classId: string }
   /** Somebody answered what a class is shown. */
   | { readonly changed: 'answers'; readonly classId: string }
   /** The classes that one belongs to are others now. */

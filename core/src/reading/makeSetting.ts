@@ -32,7 +32,7 @@ export function makeSetting(
 }
 
 /** A setting to show: one that indicates a number that somebody chose, or one to practise on. */
-export const sampleShow = (
+export const sampleQuestion = (
   instrument: Instrument,
   model: Make,
   conventions: Conventions,

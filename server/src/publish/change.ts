@@ -14,6 +14,6 @@ export type Change =
       /** The session that it came through, which has it already. */
       readonly by: string;
     }
-  | { readonly kind: 'show' | 'answers'; readonly classId: string }
+  | { readonly kind: 'question' | 'answers'; readonly classId: string }
   /** Something about these people's sessions or classes is other than before. */
   | { readonly kind: 'people'; readonly people: readonly string[] };

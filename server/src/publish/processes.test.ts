@@ -65,12 +65,15 @@ describe('a change made through one process', () => {
       kind: 'ruler',
       mode: 'read',
     });
-    const shown = await teacher.post<{ show: { id: string } }>(`/api/classes/${classes[0]!.id}/show`, {
-      id: randomUUID(),
-      kind: 'ruler',
-      model: setting.body.picture.model,
-    });
-    const go = await answerer.post<SettingAnswer>(`/api/shows/${shown.body.show.id}/settings`, {
+    const shown = await teacher.post<{ question: { id: string } }>(
+      `/api/classes/${classes[0]!.id}/question`,
+      {
+        id: randomUUID(),
+        kind: 'ruler',
+        model: setting.body.picture.model,
+      },
+    );
+    const go = await answerer.post<SettingAnswer>(`/api/questions/${shown.body.question.id}/settings`, {
       id: randomUUID(),
     });
     const [staff, classmate] = [

@@ -12,7 +12,7 @@ import { Streams } from './streams';
 export interface Publish {
   board(classId: string, students: readonly string[]): void;
   logbook(change: Omit<Extract<Change, { kind: 'logbook' }>, 'kind'>): void;
-  show(classId: string): void;
+  question(classId: string): void;
   answers(classId: string): void;
   /** Done once the other processes have been told. */
   people(people: readonly string[]): Promise<void>;
@@ -42,7 +42,7 @@ export function createPublish(database: Database, callers: Callers, directUrl: s
   return {
     board: (classId, students) => send({ kind: 'board', classId, students }),
     logbook: (change) => send({ kind: 'logbook', ...change, arrived: shortEnough(change.arrived) }),
-    show: (classId) => send({ kind: 'show', classId }),
+    question: (classId) => send({ kind: 'question', classId }),
     answers: (classId) => send({ kind: 'answers', classId }),
     people: (people) => channel.send({ kind: 'people', people }, { atOnce: true }),
     streams,

@@ -95,7 +95,7 @@ export class Streams {
       for (const stream of this.#staffOf(classId)) write(stream, { changed: 'answers', classId });
       return;
     }
-    for (const stream of this.#byClass.get(classId) ?? []) write(stream, { changed: 'show', classId });
+    for (const stream of this.#byClass.get(classId) ?? []) write(stream, { changed: 'question', classId });
   }
 
   /** Something may not have been heard: every page comes again and fetches what it shows. */

@@ -8,7 +8,7 @@ import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { useLayOut } from './setting';
-import { ShowLine } from './ShowLine';
+import { QuestionLine } from './QuestionLine';
 
 export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => call(endpoints.bench) });
 
@@ -24,7 +24,7 @@ export function BenchIndex() {
   }
   return (
     <Page title="Bench" aside="Take an instrument and read it. Every setting is a new one.">
-      <ShowLine />
+      <QuestionLine />
       <p className="mb-4 flex flex-wrap items-center gap-x-6 gap-y-2">
         <TakeSuggested bench={bench.data} />
         <Link to="which" className="underline underline-offset-4">

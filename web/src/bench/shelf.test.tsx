@@ -22,7 +22,7 @@ const shelf = (rest: object = {}) => ({
 });
 
 function bench(address: string, answers: Answers = {}) {
-  const server = serve({ 'GET /api/show': { show: null }, 'GET /api/bench': shelf(), ...answers });
+  const server = serve({ 'GET /api/question': { question: null }, 'GET /api/bench': shelf(), ...answers });
   const view = open(
     [
       { path: 'bench', Component: BenchIndex },

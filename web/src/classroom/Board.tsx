@@ -94,7 +94,7 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
                 ))}
               </select>
             </label>
-            <Link to="show" className="ml-auto underline underline-offset-4">
+            <Link to="question" className="ml-auto underline underline-offset-4">
               Show a setting
             </Link>
             <Link to="investigations" className="underline underline-offset-4">

@@ -1,4 +1,4 @@
-import type { BoardAnswer, BoardStudent, StaffShow } from '@green-beam/contract';
+import type { BoardAnswer, BoardStudent, StaffQuestion } from '@green-beam/contract';
 import { instrumentOf, presetComparison, seeded } from '@green-beam/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
@@ -6,7 +6,7 @@ import { skill } from '../../test/bench';
 import { open, refusal, serve, teacher, tern, type Answers } from '../../test/page';
 import { Board } from './Board';
 import { Roster } from './Roster';
-import { Show } from './Show';
+import { ClassQuestion } from './ClassQuestion';
 
 const mark = { bias: 1.4, spread: 0.3, n: 6 };
 const reading = (right: boolean, at: string, causes: string[] = []) => ({
@@ -84,7 +84,7 @@ function classroom(address: string, answers: Answers = {}) {
     [
       { path: 'class/:classId', Component: Board },
       { path: 'class/:classId/roster', Component: Roster },
-      { path: 'class/:classId/show', Component: Show },
+      { path: 'class/:classId/question', Component: ClassQuestion },
     ],
     `/class/tern${address}`,
     teacher,
@@ -221,7 +221,7 @@ describe('roster and slips', () => {
 describe('a setting shown to the class', () => {
   const cylinder = instrumentOf('graduated-cylinder');
   const setting = cylinder.sampleSetting(cylinder.models[0]!, seeded(2), 43.6);
-  const shown = (rest: Partial<StaffShow> = {}): StaffShow => ({
+  const shown = (rest: Partial<StaffQuestion> = {}): StaffQuestion => ({
     id: 'w',
     kind: 'graduated-cylinder',
     instrumentName: 'graduated cylinder',
@@ -246,17 +246,17 @@ describe('a setting shown to the class', () => {
     right,
     causes,
   });
-  const withShow = (show: StaffShow | null, answers: Answers = {}) =>
-    classroom('/show', { 'GET /api/classes/tern/show': { show }, ...answers });
+  const withShow = (question: StaffQuestion | null, answers: Answers = {}) =>
+    classroom('/question', { 'GET /api/classes/tern/question': { question }, ...answers });
 
   it('is chosen by hand or by chance, and the number that was set does not stay in sight', async () => {
-    const { user, sent } = withShow(null, { 'POST /api/classes/tern/show': { show: shown() } });
+    const { user, sent } = withShow(null, { 'POST /api/classes/tern/question': { question: shown() } });
     expect(await screen.findByText(/Nothing is shown/)).toBeVisible();
     const setTo = screen.getByLabelText('Set it to (empty: by chance)');
     await user.type(setTo, '43.6');
     await user.click(screen.getByRole('button', { name: 'Show it to the class' }));
     expect(await screen.findByRole('heading', { level: 1 })).toHaveTextContent('How much liquid');
-    expect(sent('POST /api/classes/tern/show')[0]?.body).toMatchObject({
+    expect(sent('POST /api/classes/tern/question')[0]?.body).toMatchObject({
       kind: 'graduated-cylinder',
       model: cylinder.models[0]!.id,
       indicates: '43.6',
@@ -264,8 +264,11 @@ describe('a setting shown to the class', () => {
     expect(setTo).toHaveValue('');
     await user.selectOptions(screen.getByLabelText('Instrument'), 'ruler');
     await user.click(screen.getByRole('button', { name: 'Show it to the class' }));
-    await waitFor(() => expect(sent('POST /api/classes/tern/show')).toHaveLength(2));
-    expect(sent('POST /api/classes/tern/show')[1]?.body).toMatchObject({ kind: 'ruler', indicates: null });
+    await waitFor(() => expect(sent('POST /api/classes/tern/question')).toHaveLength(2));
+    expect(sent('POST /api/classes/tern/question')[1]?.body).toMatchObject({
+      kind: 'ruler',
+      indicates: null,
+    });
   });
 
   it('steps through the build-up without the answer, reveals and hides it', async () => {
@@ -308,7 +311,7 @@ describe('a setting shown to the class', () => {
 
   it('can be a real station in the room', async () => {
     const { user, sent } = withShow(null, {
-      'POST /api/classes/tern/station': { show: shown({ tag: 'C-07' }) },
+      'POST /api/classes/tern/station': { question: shown({ tag: 'C-07' }) },
     });
     await user.click(await screen.findByText('A real station in the room'));
     await user.type(screen.getByLabelText('Its label'), 'C-07');
@@ -325,12 +328,12 @@ describe('a setting shown to the class', () => {
 
   it('ends, and tells what the server refuses', async () => {
     const { user } = withShow(shown(), {
-      'DELETE /api/classes/tern/show': {},
-      'POST /api/classes/tern/show': () => refusal(422, 'not-valid', '43.60 is off the scale.'),
+      'DELETE /api/classes/tern/question': {},
+      'POST /api/classes/tern/question': () => refusal(422, 'not-valid', '43.60 is off the scale.'),
     });
     await user.click(await screen.findByRole('button', { name: 'Show it to the class' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('43.60 is off the scale.');
-    await user.click(screen.getByRole('button', { name: 'End the show' }));
+    await user.click(screen.getByRole('button', { name: 'End the question' }));
     expect(await screen.findByText(/Nothing is shown/)).toBeVisible();
   });
 });

@@ -35,8 +35,8 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       void patchBoard(queries, event.classId, event.students);
       for (const logbookId of event.logbooks) void catchUp(queries, logbookId);
       break;
-    case 'show':
-      again('show');
+    case 'question':
+      again('question');
       again('classShow', event.classId);
       break;
     case 'answers':

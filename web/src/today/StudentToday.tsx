@@ -1,6 +1,6 @@
 import { useBench } from '../bench/BenchIndex';
 import { useLayOut } from '../bench/setting';
-import { ShowLine } from '../bench/ShowLine';
+import { QuestionLine } from '../bench/QuestionLine';
 import { sentenceFor } from '../api';
 import { LogbookSummary, useLogbooks } from '../logbook/LogbookIndex';
 import { useWho } from '../session/who';
@@ -18,7 +18,7 @@ export function StudentToday() {
   const read = bench.data.instruments.filter(({ skill }) => skill.tries > 0);
   return (
     <Page title="Today" aside={name}>
-      <ShowLine />
+      <QuestionLine />
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
         <section aria-label="Set for you">
           <h2 className="mb-2">Set for you</h2>

@@ -37,7 +37,7 @@ const line = (rest: Partial<LogbookLine> = {}): LogbookLine => ({
 
 function today(who: typeof student, answers: Answers) {
   const server = serve({
-    'GET /api/show': { show: null },
+    'GET /api/question': { question: null },
     'GET /api/bench': bench(null, instrument('ruler', 0)),
     'GET /api/logbooks': { logbooks: [] },
     ...answers,
@@ -107,16 +107,16 @@ describe('a student’s first screen', () => {
 
   it('leads to what the teacher shows just now', async () => {
     const { user, sent } = today(student, {
-      'GET /api/show': {
-        show: { id: 'w', kind: 'ruler', instrumentName: 'ruler', modelName: 'Ruler, mm', tag: 'R-02' },
+      'GET /api/question': {
+        question: { id: 'w', kind: 'ruler', instrumentName: 'ruler', modelName: 'Ruler, mm', tag: 'R-02' },
       },
-      'POST /api/shows/w/settings': { id: 'mine' },
+      'POST /api/questions/w/settings': { id: 'mine' },
     });
     const shows = await screen.findByRole('region', { name: 'Your teacher shows' });
     expect(shows).toHaveTextContent('Station R-02: Ruler, mm. Everyone reads it.');
     await user.click(within(shows).getByRole('button', { name: 'Read it' }));
     expect(await screen.findByText('the bench')).toBeVisible();
-    expect(sent('POST /api/shows/w/settings')).toHaveLength(1);
+    expect(sent('POST /api/questions/w/settings')).toHaveLength(1);
   });
 
   it('tells what the server refuses', async () => {

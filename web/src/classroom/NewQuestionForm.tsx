@@ -1,10 +1,10 @@
-import type { BenchInstrument, NewShow, NewStationShow } from '@green-beam/contract';
+import type { BenchInstrument, NewClassQuestion, NewStationQuestion } from '@green-beam/contract';
 import { useId, useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
 import { ReadingField } from '../ui/ReadingField';
 
 /** Choose an instrument, set it by hand or by chance; or enter what really stands in the room. */
-export function NewShowForm({
+export function NewQuestionForm({
   instruments,
   busy,
   onShow,
@@ -12,8 +12,8 @@ export function NewShowForm({
 }: {
   readonly instruments: readonly BenchInstrument[];
   readonly busy: boolean;
-  readonly onShow: (show: Omit<NewShow, 'id'>) => void;
-  readonly onStation: (station: Omit<NewStationShow, 'id'>) => void;
+  readonly onShow: (question: Omit<NewClassQuestion, 'id'>) => void;
+  readonly onStation: (station: Omit<NewStationQuestion, 'id'>) => void;
 }) {
   const [kind, setKind] = useState(instruments[0]?.kind ?? '');
   const [model, setModel] = useState('');
@@ -23,7 +23,7 @@ export function NewShowForm({
   const chosen = instruments.find((instrument) => instrument.kind === kind);
   const models = chosen?.models ?? [];
   const modelId = models.some(({ id }) => id === model) ? model : (models[0]?.id ?? '');
-  const show = (event: FormEvent) => {
+  const question = (event: FormEvent) => {
     event.preventDefault();
     onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates });
     // Left standing it would tell the class what to read.
@@ -60,7 +60,7 @@ export function NewShowForm({
           </select>
         </label>
       </div>
-      <form onSubmit={show} className="flex flex-wrap items-end gap-3">
+      <form onSubmit={question} className="flex flex-wrap items-end gap-3">
         <label>
           Set it to (empty: by chance)
           <ReadingField

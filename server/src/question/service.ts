@@ -1,12 +1,12 @@
 import {
   readStored,
   storedSetting,
-  type NewShow,
-  type NewStationShow,
+  type NewClassQuestion,
+  type NewStationQuestion,
   type SettingAnswer,
-  type ShowAnswer,
-  type ShowLine,
-  type StaffShowAnswer,
+  type ClassQuestionAnswer,
+  type QuestionLine,
+  type StaffQuestionAnswer,
 } from '@green-beam/contract';
 import {
   apparatusOf,
@@ -19,7 +19,7 @@ import {
   presetComparison,
   parseNumber,
   roundToStep,
-  sampleShow,
+  sampleQuestion,
   type Setting,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
@@ -31,29 +31,29 @@ import type { Services } from '../services';
 import type { Caller } from '../access/caller';
 
 /** Shows a drawn setting to a class, in place of what was shown before. @throws Problem */
-export function showDrawn(
+export function askDrawn(
   services: Services,
   who: Caller,
   classId: string,
-  wanted: NewShow,
-): Promise<StaffShowAnswer> {
+  wanted: NewClassQuestion,
+): Promise<StaffQuestionAnswer> {
   const instrument = rejectRangeErrors(() => instrumentOf(wanted.kind));
   const model = rejectRangeErrors(() => modelOf(instrument, wanted.model));
   const text = wanted.indicates ?? null;
   const indicates = text === null ? undefined : rejectRangeErrors(() => onScale(text, model));
-  return show(services, who, classId, wanted.id, async () => {
+  return ask(services, who, classId, wanted.id, async () => {
     const { body } = await services.kept.conventionsInForce(classId);
-    return sampleShow(instrument, model, body, services.seed(), indicates);
+    return sampleQuestion(instrument, model, body, services.seed(), indicates);
   });
 }
 
 /** Has a class read a real set-up in the room. @throws Problem */
-export function showStation(
+export function askStation(
   services: Services,
   who: Caller,
   classId: string,
-  { id, kind, model, tag, reading, tolerance }: NewStationShow,
-): Promise<StaffShowAnswer> {
+  { id, kind, model, tag, reading, tolerance }: NewStationQuestion,
+): Promise<StaffQuestionAnswer> {
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const make = rejectRangeErrors(() => modelOf(instrument, model));
   const number = (text: string, name: string): string => {
@@ -71,22 +71,22 @@ export function showStation(
     reading: number(reading, 'reading'),
     tolerance: off,
   };
-  return show(services, who, classId, id, () => Promise.resolve(setting));
+  return ask(services, who, classId, id, () => Promise.resolve(setting));
 }
 
-async function show(
+async function ask(
   services: Services,
   who: Caller,
   classId: string,
   id: string,
   make: () => Promise<Setting>,
-): Promise<StaffShowAnswer> {
+): Promise<StaffQuestionAnswer> {
   const { models } = services.database;
   const known = await models.classQuestions.findByPk(id);
   if (known && known.classId !== classId) throw new Problem('already-used');
   if (!known) {
     const setting = await make();
-    const before = await currentShow(services, classId);
+    const before = await currentQuestion(services, classId);
     try {
       await models.classQuestions.create({
         id,
@@ -101,39 +101,42 @@ async function show(
     }
     if (before) await end(services, before.id);
   }
-  services.publish.show(classId);
-  return staffShowFor(services, classId);
+  services.publish.question(classId);
+  return staffQuestionFor(services, classId);
 }
 
 /** Ends what is shown. Ending it twice is harmless. */
-export async function endShow(services: Services, classId: string): Promise<void> {
-  const current = await currentShow(services, classId);
+export async function endQuestion(services: Services, classId: string): Promise<void> {
+  const current = await currentQuestion(services, classId);
   if (current) await end(services, current.id);
-  services.publish.show(classId);
+  services.publish.question(classId);
 }
 
 /** However many end it at once, it ends once. */
-const end = async ({ database }: Services, showId: string): Promise<void> =>
-  void (await database.models.classQuestionEnds.bulkCreate([{ questionId: showId }], {
+const end = async ({ database }: Services, questionId: string): Promise<void> =>
+  void (await database.models.classQuestionEnds.bulkCreate([{ questionId: questionId }], {
     ignoreDuplicates: true,
   }));
 
 /** What is shown to a student's class, if anything is. */
-export async function showFor(services: Services, { classes: [first] }: Caller): Promise<ShowAnswer> {
-  const row = first ? await currentShow(services, first.id) : null;
-  return { show: row && lineOf(row) };
+export async function questionFor(
+  services: Services,
+  { classes: [first] }: Caller,
+): Promise<ClassQuestionAnswer> {
+  const row = first ? await currentQuestion(services, first.id) : null;
+  return { question: row && lineOf(row) };
 }
 
 /** What a class is shown, with its key and the class's answers: for the staff alone. @throws Problem */
-export async function staffShowFor(services: Services, classId: string): Promise<StaffShowAnswer> {
-  const row = await currentShow(services, classId);
-  if (!row) return { show: null };
+export async function staffQuestionFor(services: Services, classId: string): Promise<StaffQuestionAnswer> {
+  const row = await currentQuestion(services, classId);
+  if (!row) return { question: null };
   const { body: conventions } = await services.kept.conventionsInForce(classId);
   const stored = settingOf(row);
   const { instrument, setting } = apparatusOf({ setting: stored }, conventions);
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
   return {
-    show: {
+    question: {
       ...lineOf(row),
       question: instrument.ask(setting),
       picture: instrument.picture(setting),
@@ -148,10 +151,10 @@ export async function staffShowFor(services: Services, classId: string): Promise
   };
 }
 
-/** Everybody's first answer to a show, in the order in which they came. */
-async function answersTo({ database }: Services, showId: string) {
+/** Everybody's first answer to a question, in the order in which they came. */
+async function answersTo({ database }: Services, questionId: string) {
   const { models } = database;
-  const goes = await models.exercises.findAll({ attributes: ['id'], where: { questionId: showId } });
+  const goes = await models.exercises.findAll({ attributes: ['id'], where: { questionId: questionId } });
   const attempts = await models.tries.findAll({
     where: { exerciseId: goes.map(({ id }) => id), ordinal: 1 },
     order: [['createdAt', 'asc']],
@@ -175,7 +178,7 @@ async function answersTo({ database }: Services, showId: string) {
 }
 
 /** Gives a student their own go at what their class is shown; asked again, the same one. @throws Problem */
-export async function takeShow(
+export async function takeQuestion(
   services: Services,
   who: Caller,
   row: ClassQuestionRow,
@@ -194,19 +197,19 @@ export async function takeShow(
   });
 }
 
-/** A show belongs to a class; its students and staff may take it. @throws Problem */
-export async function ofShowsClass(
+/** A question belongs to a class; its students and staff may take it. @throws Problem */
+export async function ofQuestionsClass(
   { database }: Services,
   { classes }: Caller,
-  showId: string,
+  questionId: string,
 ): Promise<ClassQuestionRow> {
-  const row = await database.models.classQuestions.findByPk(showId);
+  const row = await database.models.classQuestions.findByPk(questionId);
   if (!row) throw new Problem('not-found');
   if (!classes.some(({ id }) => id === row.classId)) throw new Problem('not-allowed');
   return row;
 }
 
-async function currentShow({ database }: Services, classId: string): Promise<ClassQuestionRow | null> {
+async function currentQuestion({ database }: Services, classId: string): Promise<ClassQuestionRow | null> {
   const row = await database.models.classQuestions.findOne({
     where: { classId },
     order: [['createdAt', 'desc']],
@@ -217,7 +220,7 @@ async function currentShow({ database }: Services, classId: string): Promise<Cla
 
 const settingOf = ({ setting }: ClassQuestionRow): Setting => readStored(storedSetting, setting, 'setting');
 
-const lineOf = ({ id, kind, model, setting: kept }: ClassQuestionRow): ShowLine => {
+const lineOf = ({ id, kind, model, setting: kept }: ClassQuestionRow): QuestionLine => {
   const instrument = instrumentOf(kind);
   const setting = readStored(storedSetting, kept, 'setting');
   return {

@@ -1,4 +1,4 @@
-import type { StaffShow } from '@green-beam/contract';
+import type { StaffQuestion } from '@green-beam/contract';
 import { DotPlot } from '@green-beam/drawing';
 import { useState } from 'react';
 import { SchoolsTable } from '../bench/SchoolsTable';
@@ -6,11 +6,17 @@ import { Button } from '../ui/Button';
 import { Stated } from '../ui/Figure';
 
 /** The class's answers as they come; the build-up a step at a time; the answer when it is wanted. */
-export function ShowPanel({ show, onEnd }: { readonly show: StaffShow; readonly onEnd: () => void }) {
+export function QuestionPanel({
+  question,
+  onEnd,
+}: {
+  readonly question: StaffQuestion;
+  readonly onEnd: () => void;
+}) {
   const [revealed, setRevealed] = useState(false);
   const [steps, setSteps] = useState(0);
   const [schools, setSchools] = useState(false);
-  const { answers, buildUp } = show;
+  const { answers, buildUp } = question;
   const right = answers.filter((answer) => answer.right).length;
   const dots = answers.flatMap(({ value, right: isRight, name }) =>
     typeof value === 'number' ? [{ value, right: isRight, name }] : [],
@@ -27,10 +33,10 @@ export function ShowPanel({ show, onEnd }: { readonly show: StaffShow; readonly 
         </p>
         <DotPlot
           dots={dots}
-          accepted={show.accepted}
-          truth={revealed ? Number(show.text) : null}
-          unit={show.unit}
-          division={show.division}
+          accepted={question.accepted}
+          truth={revealed ? Number(question.text) : null}
+          unit={question.unit}
+          division={question.division}
         />
         {revealed && <Causes answers={answers} />}
       </section>
@@ -43,7 +49,7 @@ export function ShowPanel({ show, onEnd }: { readonly show: StaffShow; readonly 
       )}
       {revealed && (
         <p className="text-2xl">
-          <Stated text={`${show.text} ${show.unit}`} />
+          <Stated text={`${question.text} ${question.unit}`} />
         </p>
       )}
       <div className="flex flex-wrap gap-3">
@@ -59,10 +65,10 @@ export function ShowPanel({ show, onEnd }: { readonly show: StaffShow; readonly 
           Other schools
         </Button>
         <Button look="quiet" onClick={onEnd}>
-          End the show
+          End the question
         </Button>
       </div>
-      {schools && revealed && <SchoolsTable schools={show.schools} />}
+      {schools && revealed && <SchoolsTable schools={question.schools} />}
       {schools && !revealed && (
         <p className="text-soft">Reveal the answer to see what other schools accept.</p>
       )}
@@ -71,7 +77,7 @@ export function ShowPanel({ show, onEnd }: { readonly show: StaffShow; readonly 
 }
 
 /** Which causes the wrong answers have, most frequent first. */
-function Causes({ answers }: { readonly answers: StaffShow['answers'] }) {
+function Causes({ answers }: { readonly answers: StaffQuestion['answers'] }) {
   const counts = new Map<string, number>();
   for (const { right, causes } of answers) {
     if (right) continue;

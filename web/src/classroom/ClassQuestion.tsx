@@ -1,10 +1,10 @@
 import {
   endpoints,
   type BenchInstrument,
-  type StaffShow,
-  type StaffShowAnswer,
-  type NewShow,
-  type NewStationShow,
+  type StaffQuestion,
+  type StaffQuestionAnswer,
+  type NewClassQuestion,
+  type NewStationQuestion,
 } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useState } from 'react';
@@ -15,48 +15,50 @@ import { useBench } from '../bench/BenchIndex';
 import { RealStation } from '../bench/RealStation';
 import { Button } from '../ui/Button';
 import { Loading, Trouble } from '../ui/Notice';
-import { NewShowForm } from './NewShowForm';
-import { ShowPanel } from './ShowPanel';
+import { NewQuestionForm } from './NewQuestionForm';
+import { QuestionPanel } from './QuestionPanel';
 
 /** What the class is shown: a setting large on the bench, beside it the class's answers and, when wanted, the answer. */
-export function Show() {
+export function ClassQuestion() {
   const { classId = '' } = useParams();
-  const show = useQuery({
+  const question = useQuery({
     queryKey: ['classShow', classId],
-    queryFn: () => call(endpoints.classShow, { params: { classId } }),
+    queryFn: () => call(endpoints.classQuestion, { params: { classId } }),
   });
   const bench = useBench();
-  const failed = [show, bench].find(({ isError, data }) => isError && data === undefined);
+  const failed = [question, bench].find(({ isError, data }) => isError && data === undefined);
   if (failed) return <Trouble error={failed.error} again={() => void failed.refetch()} />;
-  if (!show.data || !bench.data) return <Loading what="what is shown" />;
-  return <OpenShow classId={classId} show={show.data.show} instruments={bench.data.instruments} />;
+  if (!question.data || !bench.data) return <Loading what="what is shown" />;
+  return (
+    <OpenShow classId={classId} question={question.data.question} instruments={bench.data.instruments} />
+  );
 }
 
 function OpenShow({
   classId,
-  show,
+  question,
   instruments,
 }: {
   readonly classId: string;
-  readonly show: StaffShow | null;
+  readonly question: StaffQuestion | null;
   readonly instruments: readonly BenchInstrument[];
 }) {
   const queries = useQueryClient();
   const [projector, setProjector] = useState(false);
-  const keep = (answer: StaffShowAnswer) => queries.setQueryData(['classShow', classId], answer);
+  const keep = (answer: StaffQuestionAnswer) => queries.setQueryData(['classShow', classId], answer);
   const put = useMutation({
-    mutationFn: (body: Omit<NewShow, 'id'>) =>
-      call(endpoints.newShow, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
+    mutationFn: (body: Omit<NewClassQuestion, 'id'>) =>
+      call(endpoints.newClassQuestion, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
     onSuccess: keep,
   });
   const station = useMutation({
-    mutationFn: (body: Omit<NewStationShow, 'id'>) =>
+    mutationFn: (body: Omit<NewStationQuestion, 'id'>) =>
       call(endpoints.newStation, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
     onSuccess: keep,
   });
   const end = useMutation({
-    mutationFn: () => call(endpoints.endShow, { params: { classId } }),
-    onSuccess: () => keep({ show: null }),
+    mutationFn: () => call(endpoints.endQuestion, { params: { classId } }),
+    onSuccess: () => keep({ question: null }),
   });
   const project = () => {
     setProjector(!projector);
@@ -69,19 +71,19 @@ function OpenShow({
       className={`grid md:min-h-[560px] md:grid-cols-[3fr_2fr] ${projector ? 'projector fixed inset-0 z-40 md:h-screen' : 'md:h-[calc(100vh-65px)]'}`}
     >
       <title>Show · Green Beam</title>
-      <Shown show={show} />
+      <Shown question={question} />
       <section aria-label="Your page" className="flex flex-col gap-5 overflow-y-auto bg-page p-6 sm:p-8">
         <div className="flex flex-wrap items-center gap-3">
-          <h1 className="mr-auto">{show ? show.question : 'Show something to the class'}</h1>
-          {show && (
+          <h1 className="mr-auto">{question ? question.question : 'Show something to the class'}</h1>
+          {question && (
             <Button aria-pressed={projector} onClick={project}>
               {projector ? 'Leave the projector' : 'Projector'}
             </Button>
           )}
         </div>
-        {show && <ShowPanel key={show.id} show={show} onEnd={() => end.mutate()} />}
+        {question && <QuestionPanel key={question.id} question={question} onEnd={() => end.mutate()} />}
         {!projector && (
-          <NewShowForm
+          <NewQuestionForm
             instruments={instruments}
             busy={put.isPending || station.isPending}
             onShow={(body) => put.mutate(body)}
@@ -100,19 +102,25 @@ function OpenShow({
 
 const nothing = () => undefined;
 
-function Shown({ show }: { readonly show: StaffShow | null }) {
-  if (!show)
+function Shown({ question }: { readonly question: StaffQuestion | null }) {
+  if (!question)
     return (
       <div className="on-bench grid place-items-center bg-bench p-8 text-chalk">
         <p>Nothing is shown. Choose an instrument beside this.</p>
       </div>
     );
-  if (show.tag) return <RealStation tag={show.tag} modelName={show.modelName} />;
-  const Apparatus = apparatuses[show.kind];
+  if (question.tag) return <RealStation tag={question.tag} modelName={question.modelName} />;
+  const Apparatus = apparatuses[question.kind];
   return (
     <Suspense fallback={<div className="bg-bench" />}>
       {Apparatus && (
-        <Apparatus key={show.id} picture={show.picture} handled={false} left={null} onHands={nothing} />
+        <Apparatus
+          key={question.id}
+          picture={question.picture}
+          handled={false}
+          left={null}
+          onHands={nothing}
+        />
       )}
     </Suspense>
   );

@@ -5,8 +5,8 @@ import type {
   SchoolsAnswer,
   SessionAnswer,
   SettingAnswer,
-  ShowAnswer,
-  StaffShowAnswer,
+  ClassQuestionAnswer,
+  StaffQuestionAnswer,
   WhichAnswer,
   WordsAnswer,
 } from '@green-beam/contract';
@@ -29,8 +29,8 @@ afterAll(() => harness.close());
 
 const cylinder = { kind: 'graduated-cylinder', model: 'cylinder-50-1' };
 const take = async (browser: Browser) => {
-  const { show } = (await browser.get<ShowAnswer>('/api/show')).body;
-  return browser.post<SettingAnswer>(`/api/shows/${show?.id}/settings`, { id: randomUUID() });
+  const { question } = (await browser.get<ClassQuestionAnswer>('/api/question')).body;
+  return browser.post<SettingAnswer>(`/api/questions/${question?.id}/settings`, { id: randomUUID() });
 };
 const answer = (browser: Browser, settingId: string, text: string) =>
   browser.post<AttemptAnswer>(`/api/bench/settings/${settingId}/attempts`, {
@@ -42,17 +42,20 @@ const answer = (browser: Browser, settingId: string, text: string) =>
 
 describe('a shown setting', () => {
   it('is set by hand, read by the class without its answer, and its answers arrive', async () => {
-    expect((await student.get<ShowAnswer>('/api/show')).body).toEqual({ show: null });
-    const shown = await teacher.post<StaffShowAnswer>(`${path}/show`, {
+    expect((await student.get<ClassQuestionAnswer>('/api/question')).body).toEqual({ question: null });
+    const shown = await teacher.post<StaffQuestionAnswer>(`${path}/question`, {
       id: randomUUID(),
       ...cylinder,
       indicates: '37,2',
     });
-    expect(shown).toMatchObject({ status: 200, body: { show: { text: '37.2', unit: 'mL', answers: [] } } });
-    expect(shown.body.show!.schools.map(({ preset }) => preset)).toContain('Half-division');
+    expect(shown).toMatchObject({
+      status: 200,
+      body: { question: { text: '37.2', unit: 'mL', answers: [] } },
+    });
+    expect(shown.body.question!.schools.map(({ preset }) => preset)).toContain('Half-division');
 
-    const line = (await student.get<ShowAnswer>('/api/show')).body;
-    expect(line.show).toMatchObject({ kind: 'graduated-cylinder', tag: null });
+    const line = (await student.get<ClassQuestionAnswer>('/api/question')).body;
+    expect(line.question).toMatchObject({ kind: 'graduated-cylinder', tag: null });
     expect(JSON.stringify(line)).not.toContain('37.2');
     const first = await take(student);
     expect(first.body).toMatchObject({ mode: 'read', shown: true });
@@ -62,7 +65,7 @@ describe('a shown setting', () => {
     });
     await answer(student, first.body.id, '42.2');
     await answer(student, first.body.id, '37.2');
-    const seen = (await teacher.get<StaffShowAnswer>(`${path}/show`)).body.show!;
+    const seen = (await teacher.get<StaffQuestionAnswer>(`${path}/question`)).body.question!;
     // The first answer counts; what was put right afterwards does not hide it.
     expect(seen.answers).toMatchObject([
       {
@@ -84,20 +87,20 @@ describe('a shown setting', () => {
   });
 
   it('gives way to the next, and ends', async () => {
-    await teacher.post(`${path}/show`, { id: randomUUID(), kind: 'burette', model: 'burette-50-0_1' });
-    expect((await student.get<ShowAnswer>('/api/show')).body.show?.kind).toBe('burette');
-    expect((await teacher.delete(`${path}/show`)).status).toBe(200);
-    expect((await teacher.delete(`${path}/show`)).status).toBe(200);
-    expect((await student.get<ShowAnswer>('/api/show')).body.show).toBeNull();
+    await teacher.post(`${path}/question`, { id: randomUUID(), kind: 'burette', model: 'burette-50-0_1' });
+    expect((await student.get<ClassQuestionAnswer>('/api/question')).body.question?.kind).toBe('burette');
+    expect((await teacher.delete(`${path}/question`)).status).toBe(200);
+    expect((await teacher.delete(`${path}/question`)).status).toBe(200);
+    expect((await student.get<ClassQuestionAnswer>('/api/question')).body.question).toBeNull();
   });
 
   it('every instrument can be set to a number and shown by chance', async () => {
     const { instruments } = (await teacher.get<BenchAnswer>('/api/bench')).body;
     for (const { kind, models } of instruments) {
-      const shown = await teacher.post(`${path}/show`, { id: randomUUID(), kind, model: models[0]!.id });
+      const shown = await teacher.post(`${path}/question`, { id: randomUUID(), kind, model: models[0]!.id });
       expect([kind, shown.status]).toEqual([kind, 200]);
     }
-    await teacher.delete(`${path}/show`);
+    await teacher.delete(`${path}/question`);
   });
 
   it.each([
@@ -106,32 +109,42 @@ describe('a shown setting', () => {
     ['an unknown instrument', { kind: 'astrolabe', model: 'any' }, /no “astrolabe”/],
     ['an unknown make', { ...cylinder, model: 'cylinder-7' }, /no graduated cylinder/],
   ])('is refused when it is %s', async (_, body, sentence) => {
-    expect(await teacher.post(`${path}/show`, { id: randomUUID(), ...body })).toMatchObject({
+    expect(await teacher.post(`${path}/question`, { id: randomUUID(), ...body })).toMatchObject({
       status: 422,
       body: { detail: expect.stringMatching(sentence) },
     });
   });
 
   it('is the staff’s to put and its class’s to take', async () => {
-    const { body } = await teacher.post<StaffShowAnswer>(`${path}/show`, { id: randomUUID(), ...cylinder });
-    expect((await student.post(`${path}/show`, { id: randomUUID(), ...cylinder })).status).toBe(403);
-    expect((await student.get(`${path}/show`)).status).toBe(403);
-    expect((await harness.browser().get<ShowAnswer>('/api/show')).status).toBe(401);
-    expect((await student.post(`/api/shows/${randomUUID()}/settings`, { id: randomUUID() })).status).toBe(
+    const { body } = await teacher.post<StaffQuestionAnswer>(`${path}/question`, {
+      id: randomUUID(),
+      ...cylinder,
+    });
+    expect((await student.post(`${path}/question`, { id: randomUUID(), ...cylinder })).status).toBe(403);
+    expect((await student.get(`${path}/question`)).status).toBe(403);
+    expect((await harness.browser().get<ClassQuestionAnswer>('/api/question')).status).toBe(401);
+    expect((await student.post(`/api/questions/${randomUUID()}/settings`, { id: randomUUID() })).status).toBe(
       404,
     );
-    expect((await teacher.post(`/api/shows/${body.show!.id}/settings`, { id: randomUUID() })).status).toBe(
-      403,
-    );
-    await teacher.delete(`${path}/show`);
+    expect(
+      (await teacher.post(`/api/questions/${body.question!.id}/settings`, { id: randomUUID() })).status,
+    ).toBe(403);
+    await teacher.delete(`${path}/question`);
   });
 });
 
 describe('a real station', () => {
   it('is judged by the teacher’s reading and tolerance, and by the class’s digits', async () => {
     const station = { ...cylinder, tag: 'C-07', reading: '31.4', tolerance: '0.5' };
-    const shown = await teacher.post<StaffShowAnswer>(`${path}/station`, { id: randomUUID(), ...station });
-    expect(shown.body.show).toMatchObject({ tag: 'C-07', text: '31.4', question: 'Go to C-07 and read it.' });
+    const shown = await teacher.post<StaffQuestionAnswer>(`${path}/station`, {
+      id: randomUUID(),
+      ...station,
+    });
+    expect(shown.body.question).toMatchObject({
+      tag: 'C-07',
+      text: '31.4',
+      question: 'Go to C-07 and read it.',
+    });
     const answers = [
       ['Junia Fell', '31.9', 'right'],
       ['Ivo Brack', '32.0', 'wrong'],

@@ -1,7 +1,7 @@
 import type { InstrumentKind, Picture, PresetView } from '@green-beam/core';
 
 /** What a class is shown, as far as a student may know. */
-export interface ShowLine {
+export interface QuestionLine {
   readonly id: string;
   readonly kind: InstrumentKind;
   readonly instrumentName: string;
@@ -10,8 +10,8 @@ export interface ShowLine {
   readonly tag: string | null;
 }
 
-export interface ShowAnswer {
-  readonly show: ShowLine | null;
+export interface ClassQuestionAnswer {
+  readonly question: QuestionLine | null;
 }
 
 export interface ShownAnswer {
@@ -24,7 +24,7 @@ export interface ShownAnswer {
 }
 
 /** What a class is shown, with its key. */
-export interface StaffShow extends ShowLine {
+export interface StaffQuestion extends QuestionLine {
   readonly question: string;
   readonly picture: Picture;
   readonly text: string;
@@ -36,6 +36,6 @@ export interface StaffShow extends ShowLine {
   readonly answers: readonly ShownAnswer[];
 }
 
-export interface StaffShowAnswer {
-  readonly show: StaffShow | null;
+export interface StaffQuestionAnswer {
+  readonly question: StaffQuestion | null;
 }

@@ -6,30 +6,30 @@ import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 
 /** What the teacher shows just now, for a student to read. */
-export function ShowLine() {
+export function QuestionLine() {
   const { role } = useWho();
   const navigate = useNavigate();
-  const show = useQuery({
-    queryKey: ['show'],
-    queryFn: () => call(endpoints.show),
+  const question = useQuery({
+    queryKey: ['question'],
+    queryFn: () => call(endpoints.question),
     enabled: role === 'student',
-  }).data?.show;
+  }).data?.question;
   const take = useMutation({
-    mutationFn: (showId: string) =>
-      call(endpoints.takeShow, { params: { showId }, body: { id: crypto.randomUUID() } }),
+    mutationFn: (questionId: string) =>
+      call(endpoints.takeQuestion, { params: { questionId }, body: { id: crypto.randomUUID() } }),
     onSuccess: ({ id }) => void navigate(`/bench/${id}`),
   });
-  if (!show) return null;
+  if (!question) return null;
   return (
     <section
       aria-label="Your teacher shows"
       className="mb-6 flex flex-wrap items-center gap-4 border-l-4 border-beam pl-4"
     >
       <p>
-        <strong>{show.tag ? `Station ${show.tag}` : 'Your teacher shows a setting'}</strong>: {show.modelName}
-        . Everyone reads it.
+        <strong>{question.tag ? `Station ${question.tag}` : 'Your teacher shows a setting'}</strong>:{' '}
+        {question.modelName}. Everyone reads it.
       </p>
-      <Button look="main" disabled={take.isPending} onClick={() => take.mutate(show.id)}>
+      <Button look="main" disabled={take.isPending} onClick={() => take.mutate(question.id)}>
         Read it
       </Button>
       {take.isError && <p role="alert">{sentenceFor(take.error)}</p>}
