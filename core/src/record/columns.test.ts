@@ -7,7 +7,7 @@ import { secondLookAt } from './look';
 import { outcomeOf } from './outcome';
 import { derived, measured, plain } from './readyMade/plain';
 import { tableOf, type Entry } from './table';
-import { resultWorking } from './working';
+import { resultWorking } from './resultWorking';
 import { besideOf, checkWorked } from './worked';
 
 const bench = presetNamed('Chemistry bench');

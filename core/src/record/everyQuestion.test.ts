@@ -53,7 +53,7 @@ const readings: readonly Entry[] = [
 );
 const result = (conventions: Conventions) => {
   const [state] = outcomeOf(boltPin, tableOf(readings), conventions).results;
-  if (state?.state !== 'reckoned') throw new Error('not reckoned');
+  if (state?.state !== 'reckoned' || state.result.kind !== 'mean') throw new Error(state?.state);
   return state.result;
 };
 const reckon = (text: string, conventions: Conventions) =>

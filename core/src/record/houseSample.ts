@@ -63,7 +63,7 @@ export function houseSample(
   });
   const kelvin = convert(evaluate('20.12 °C', conventions).result, 'K', conventions.kelvin);
   const [state] = outcomeOf(boltPin, tableOf(trials), conventions).results;
-  const result = state?.state === 'reckoned' ? state.result : null;
+  const result = state?.state === 'reckoned' && state.result.kind === 'mean' ? state.result : null;
   const [found, accepted] = ['8.41', '8.80'].map((text) => parseNumber(text));
   return {
     reading: stands.map((stand) => {

@@ -25,9 +25,11 @@ export function improvements(
   investigation: Investigation,
   cells: ReadonlyMap<string, Cell>,
   conventions: Conventions,
-  { plan, uncertainty, typeA, typeB, n }: Result,
+  result: Result,
 ): Improvement[] {
+  const { plan, uncertainty, typeA, typeB } = result;
   if (uncertainty === null || uncertainty === 0) return [];
+  const n = result.kind === 'value' ? 0 : result.n;
   const told = (what: string, then: number): Improvement => ({
     what,
     uncertainty: then,

@@ -9,6 +9,7 @@ export * from './result';
 export * from './outcome';
 export * from './routes';
 export * from './working';
+export * from './resultWorking';
 export * from './advice';
 export * from './columnRule';
 export * from './worked';

@@ -57,14 +57,15 @@ export const logbookRules: readonly LogbookRule[] = [
     code: 'outlier',
     find: ({ investigation, outcome }) =>
       outcome.results.flatMap((state): Found[] => {
-        if (state.state !== 'reckoned' || !state.result.suspect || state.plan.kind !== 'mean') return [];
-        const { trial, sentence } = state.result.suspect;
-        const table = columnOf(investigation, state.plan.column)?.table.key ?? '';
+        if (state.state !== 'reckoned' || state.result.kind !== 'mean' || !state.result.suspect) return [];
+        const { plan, suspect } = state.result;
+        const { trial, sentence } = suspect;
+        const table = columnOf(investigation, plan.column)?.table.key ?? '';
         return [
           {
             code: 'outlier',
             table,
-            place: { trial, column: state.plan.column },
+            place: { trial, column: plan.column },
             sentence,
             sure: 'worth a look',
           },

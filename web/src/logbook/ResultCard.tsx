@@ -55,7 +55,7 @@ export function ResultCard({
           For 95 of 100: <Stated text={result.expanded.text} /> with k = {result.expanded.k.toFixed(2)}.
         </p>
       )}
-      {result.otherAverage && (
+      {result.kind === 'mean' && result.otherAverage && (
         <p className="text-brass">
           The means of the readings would give {result.otherAverage}: one of the trials is unlike the others.
         </p>
@@ -122,15 +122,21 @@ const adviceOn = ({ source, ifHalved }: BudgetLine, unit: string): string =>
 const rounded = (value: number): string => String(globalThis.Number(value.toPrecision(2)));
 
 function Numbers({ result }: { readonly result: Result }) {
-  const { n, valueText, spreadText, plusMinus, plan, line } = result;
+  const { valueText, plusMinus, plan } = result;
   return (
     <dl className="flex flex-wrap gap-x-8 gap-y-2">
-      <div>
-        <dt className="text-sm text-soft">{line ? 'Points' : 'Trials'}</dt>
-        <dd className="font-mono">{n}</dd>
-      </div>
-      {!line && <Number name="Mean" value={valueText} unit={plan.unit} />}
-      {spreadText && <Number name={result.spreadName} value={spreadText} unit={plan.unit} />}
+      {result.kind !== 'value' && (
+        <div>
+          <dt className="text-sm text-soft">{result.kind === 'line' ? 'Points' : 'Trials'}</dt>
+          <dd className="font-mono">{result.n}</dd>
+        </div>
+      )}
+      {result.kind !== 'line' && (
+        <Number name={result.kind === 'mean' ? 'Mean' : 'By figures'} value={valueText} unit={plan.unit} />
+      )}
+      {result.kind === 'mean' && result.spreadText && (
+        <Number name={result.spreadName} value={result.spreadText} unit={plan.unit} />
+      )}
       {plusMinus?.relativePercent && (
         <Number name="Relative uncertainty" value={plusMinus.relativePercent} unit="%" />
       )}

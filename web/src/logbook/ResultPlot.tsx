@@ -1,12 +1,22 @@
-import { columnOf, halfWidthOf, unitOf, xWhere, yAt, type Column, type Result } from '@green-beam/core';
+import {
+  columnOf,
+  halfWidthOf,
+  unitOf,
+  xWhere,
+  yAt,
+  type Column,
+  type MeanResult,
+  type Result,
+} from '@green-beam/core';
 import { LinePlot, TrialDots } from '@green-beam/drawing';
 import type { Book } from './book';
 import { SavedPlot } from './SavedPlot';
 
 /** The plot that belongs to a result: its trials as dots, or its points with their line. */
 export function ResultPlot({ book, result }: { readonly book: Book; readonly result: Result }) {
-  const { plan, line, points, summary } = result;
-  if (line && plan.kind === 'line') {
+  if (result.kind === 'value') return null;
+  if (result.kind === 'line') {
+    const { plan, line, points } = result;
     const [x, y] = [plan.x, plan.y].map((key) => columnOf(book.answer.investigation, key)?.column);
     if (!x || !y) return null;
     const { investigation, conventions } = book.answer;
@@ -47,7 +57,7 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
       </SavedPlot>
     );
   }
-  if (!summary) return null;
+  const { plan, summary } = result;
   const excluded = leftOut(book, result);
   return (
     <SavedPlot name={plan.name}>
@@ -71,8 +81,7 @@ export function ResultPlot({ book, result }: { readonly book: Book; readonly res
 }
 
 /** Excluded trials stay visible. */
-function leftOut(book: Book, { plan }: Result) {
-  if (plan.kind !== 'mean') return [];
+function leftOut(book: Book, { plan }: MeanResult) {
   const found = columnOf(book.answer.investigation, plan.column);
   const trials = found ? (book.outcome.trials[found.table.key] ?? []) : [];
   return trials.flatMap(({ trial, standing, derived }) => {

@@ -8,7 +8,9 @@ import {
   writePlusMinus,
   Decimal,
   type Conventions,
+  type MeanResult,
   type Result,
+  type ValueResult,
 } from '@green-beam/core';
 import { Budget, Histogram } from '@green-beam/drawing';
 import { useDeferredValue, useMemo } from 'react';
@@ -45,7 +47,9 @@ function OneResult({ book, result }: { readonly book: Book; readonly result: Res
       <h2 className="mb-2">
         {plan.name}: <Symbol text={plan.symbol} /> = <Stated text={result.text} />
       </h2>
-      {result.suspect && <p className="mb-3 border-l-4 border-brass-line pl-3">{result.suspect.sentence}</p>}
+      {result.kind === 'mean' && result.suspect && (
+        <p className="mb-3 border-l-4 border-brass-line pl-3">{result.suspect.sentence}</p>
+      )}
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
         <ResultPlot book={book} result={result} />
         <div className="flex flex-col gap-6">
@@ -58,8 +62,8 @@ function OneResult({ book, result }: { readonly book: Book; readonly result: Res
           )}
           <Improve book={book} result={result} />
         </div>
-        {result.model && result.uncertainty !== null && <Ways book={book} result={result} />}
-        {result.model && <Draws book={book} result={result} />}
+        {result.kind !== 'line' && result.uncertainty !== null && <Ways book={book} result={result} />}
+        {result.kind !== 'line' && <Draws book={book} result={result} />}
       </div>
     </section>
   );
@@ -100,13 +104,15 @@ const wayWords: Readonly<Record<Conventions['combining'], string>> = {
   'monte-carlo': 'Monte Carlo draws inside the bounds: where sizes are half-widths, it comes out √3 smaller.',
 };
 
+/** A result of a formula, whose inputs can be put together otherwise. */
+type OfModel = MeanResult | ValueResult;
+
 /** Every way of combining, with the same inputs. */
-function Ways({ book, result }: { readonly book: Book; readonly result: Result }) {
+function Ways({ book, result }: { readonly book: Book; readonly result: OfModel }) {
   const { conventions } = book.answer;
-  const { model, contributions, typeA: repeatPart, plan, value, valueText } = useDeferredValue(result);
+  const { kind, model, contributions, typeA: repeatPart, plan, value, valueText } = useDeferredValue(result);
   const rows = useMemo(() => {
-    if (!model) return [];
-    const instruments = contributions.filter(({ kind }) => kind !== 'repeat' || plan.kind === 'value');
+    const instruments = contributions.filter(({ kind: of }) => of !== 'repeat' || kind === 'value');
     return (
       Object.entries(combinations(model, instruments, conventions)) as [
         Conventions['combining'],
@@ -125,7 +131,7 @@ function Ways({ book, result }: { readonly book: Book; readonly result: Result }
       );
       return { way, words, text };
     });
-  }, [model, contributions, repeatPart, plan, value, valueText, conventions]);
+  }, [kind, model, contributions, repeatPart, plan, value, valueText, conventions]);
   return (
     <div>
       <h3 className="mb-1 font-bold">All ways of combining, side by side</h3>
@@ -160,9 +166,8 @@ function tried(reckon: () => number): number | null {
 
 const draws = 1_000_000;
 
-function Draws({ book, result: { model, plan } }: { readonly book: Book; readonly result: Result }) {
+function Draws({ book, result: { model, plan } }: { readonly book: Book; readonly result: OfModel }) {
   const [drawing, start, stop] = useMonteCarlo();
-  if (!model) return null;
   const standard = book.answer.conventions.plusMinus === 'standard';
   return (
     <div>
