@@ -1,9 +1,9 @@
 import { judgeWriting, type AnswerRule, type Writing } from '../answer';
-import { halfWidthFor, stepFor, type Conventions, type ScaleIdentity, type Step } from '../conventions';
+import { stepFor, type Conventions, type ScaleIdentity, type Step } from '../conventions';
 import { Decimal } from '../figures';
 import { instrumentOf, modelOf, type Instrument, type Make as Make } from '../instruments';
 import { unitFactor } from '../units';
-import { kitOf, type Column, type Investigation, type MeasuredColumn } from './investigation';
+import { kitOf, type Investigation, type MeasuredColumn } from './investigation';
 
 /** How a column is read in a class: on what, how far, and from where to where; all in the column's unit. */
 export interface ColumnRule {
@@ -15,7 +15,8 @@ export interface ColumnRule {
   readonly range: { readonly lowest: Decimal; readonly highest: Decimal };
 }
 
-const scaleOf = (column: MeasuredColumn, investigation: Investigation) => {
+/** What a column is read on. @throws RangeError for a tag that the kit does not hold. */
+export const readOn = (column: MeasuredColumn, investigation: Investigation) => {
   const item = kitOf(investigation, column.tag);
   const instrument = instrumentOf(item.kind);
   const make = modelOf(instrument, item.model);
@@ -35,7 +36,7 @@ export function columnRule(
   investigation: Investigation,
   conventions: Conventions,
 ): ColumnRule {
-  const { instrument, make, scale } = scaleOf(column, investigation);
+  const { instrument, make, scale } = readOn(column, investigation);
   const own = stepFor(conventions, scale);
   // A column may be kept in another unit of its quantity: the step goes with it.
   const factor = unitFactor(make.unit, column.unit) ?? new Decimal(1);
@@ -63,11 +64,6 @@ export function columnRule(
 export const judgeCell = (text: string, { rule }: ColumnRule, conventions: Conventions): Writing =>
   judgeWriting(text, '', rule, conventions);
 
-/** The half-width of a reading of a column, in its unit; 0 for what is counted or derived. */
-export function halfWidthOf(column: Column, investigation: Investigation, conventions: Conventions): number {
-  if (column.kind === 'clock') return 0.5;
-  if (column.kind !== 'measured') return 0;
-  const { make, scale } = scaleOf(column, investigation);
-  const factor = unitFactor(make.unit, column.unit) ?? new Decimal(1);
-  return halfWidthFor(conventions, scale, new Decimal(make.tolerance)).times(factor).toNumber();
-}
+/** `0 to 150`, with a minus that is one. */
+export const rangeWords = ({ lowest, highest }: ColumnRule['range']): string =>
+  `${lowest.toString().replace('-', '−')} to ${highest.toString()}`;

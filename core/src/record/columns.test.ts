@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { presetNamed, type Conventions } from '../conventions';
-import { adviseOn } from './advice';
+import { adviseOn } from './columnKinds';
 import { checkInvestigation } from './checkInvestigation';
 import type { Column, DerivedColumn, Investigation, KitItem } from './investigation';
 import { secondLookAt } from './look';

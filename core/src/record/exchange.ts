@@ -1,6 +1,6 @@
 import { csvFormatRows, csvParseRows, tsvParseRows } from 'd3-dsv';
 import type { Conventions } from '../conventions';
-import { adviseOn } from './advice';
+import { adviseOn } from './columnKinds';
 import { unitOf, type Column, type Investigation, type Table } from './investigation';
 import type { Outcome } from './outcome';
 import { forSpreadsheet, fromSpreadsheet } from './spreadsheet';

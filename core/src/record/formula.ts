@@ -1,28 +1,5 @@
-import {
-  ExpressionProblem,
-  Decimal,
-  exactly,
-  measured,
-  parseExpression,
-  parseNumber,
-  clockSeconds,
-  isScale,
-  namesIn,
-  type Expression,
-  type Quantity,
-} from '../figures';
-import { placeOfStep } from '../answer';
-import type { Conventions } from '../conventions';
-import { parseProduct } from '../units';
-import { judgeCell, type ColumnRule } from './columnRule';
-import {
-  columnOf,
-  unitOf,
-  type Column,
-  type DerivedColumn,
-  type Investigation,
-  type Table,
-} from './investigation';
+import { ExpressionProblem, namesIn, parseExpression, type Expression } from '../figures';
+import { columnOf, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 
 /** In a formula, `<key>_before` is the same column in the trial before. */
 export const beforeSuffix = '_before';
@@ -73,55 +50,6 @@ export function sharesReadings(
       sharesReadings(investigation, found.column, table)
     );
   });
-}
-
-/**
- * What is written in a cell, as a quantity in the column's unit; null where it is empty or cannot be read. The place of a reading
- * is that of its instrument's step, or coarser where it stops short.
- * @param rule how a measured column is read.
- */
-export function quantityOf(
-  text: string | undefined,
-  column: Column,
-  conventions: Conventions,
-  firstClock: string | undefined,
-  rule?: ColumnRule,
-): Quantity | null {
-  if (text === undefined || text.trim() === '') return null;
-  if (column.kind === 'clock') return minutesSince(firstClock ?? text, text);
-  const symbol = unitOf(column);
-  const unit = symbol === '' ? [] : parseProduct(symbol);
-  const point = isScale(symbol);
-  if (column.kind === 'measured' && rule) {
-    const writing = judgeCell(text, rule, conventions);
-    if (!writing.readable) return null;
-    const { written, number } = writing;
-    const inOther = writing.unit.converted;
-    // A length in inches is one in a millimetre column too; what measures something else is none.
-    if (writing.unit.faults.some(({ code }) => code === 'unit-wrong') && inOther === null) return null;
-    const place = placeOfStep(rule.step.size);
-    if (inOther !== null)
-      return { value: new Decimal(inOther).toSignificantDigits(15), lastPlace: place, unit, point };
-    const ownPlace = number.bareZero ? 0 : -written.decimals;
-    return { value: written.value, lastPlace: Math.max(place, ownPlace), unit, point };
-  }
-  const parsed = parseNumber(text, conventions.trailingZeros);
-  if (!parsed.ok) return null;
-  const tracked = column.kind === 'count' ? exactly(parsed.number.value) : measured(parsed.number);
-  return { ...tracked, unit, point };
-}
-
-/** Minutes from the first clock time of a column; one that is earlier is of the next day. */
-function minutesSince(first: string, text: string): Quantity | null {
-  try {
-    const [from, to] = [clockSeconds(first), clockSeconds(text)];
-    const seconds = to < from ? to - from + 86_400 : to - from;
-    const minutes = new Decimal(seconds).div(60);
-    const toSeconds = /:\d{2}:\d{2}/.test(text);
-    return { value: minutes, lastPlace: toSeconds ? -1 : 0, unit: parseProduct('min'), point: false };
-  } catch {
-    return null;
-  }
 }
 
 /** A problem of a formula as one sentence. */

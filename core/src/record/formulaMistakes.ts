@@ -11,7 +11,8 @@ import {
   type Quantity,
 } from '../figures';
 import { parseProduct, sameDimension } from '../units';
-import { parsedFormula, quantityOf } from './formula';
+import { quantityOf } from './columnKinds';
+import { parsedFormula } from './formula';
 import type { DerivedColumn, Table } from './investigation';
 import { writtenValue } from './trials';
 
@@ -47,7 +48,11 @@ function followsFrom(
   const tree = parsedFormula(formula);
   const slips = table.columns.flatMap((other) => {
     if (other.kind !== 'derived' || other.by !== 'student' || !namesIn(tree).includes(other.key)) return [];
-    const written = quantityOf(texts[other.key], other, conventions, undefined);
+    const written = quantityOf(texts[other.key], other, {
+      conventions,
+      firstClock: undefined,
+      rule: undefined,
+    });
     const right = names[other.key];
     return written && right && !written.value.eq(roundedAs(right, written)) ? [{ other, written }] : [];
   });

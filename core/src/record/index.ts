@@ -10,7 +10,7 @@ export * from './outcome';
 export * from './routes';
 export * from './working';
 export * from './resultWorking';
-export * from './advice';
+export * from './columnKinds';
 export * from './columnRule';
 export * from './worked';
 export * from './workedMean';

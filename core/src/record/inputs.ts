@@ -3,7 +3,7 @@ import type { Decimal, Quantity } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { parseProduct } from '../units';
 import { inBase, termOf, type Component, type Input, type ModelEquation } from '../uncertainty';
-import { halfWidthOf } from './columnRule';
+import { halfWidthOf } from './columnKinds';
 import { named, parsedFormula, type Named } from './formula';
 import {
   kitOf,

@@ -5,7 +5,7 @@ import { presets, revise, stepFor, type Conventions, type InstrumentKind } from 
 import { Decimal } from '../figures';
 import { instrumentOf, instruments, modelOf, type Instrument, type Make } from '../instruments';
 import { answerRuleOf } from '../reading';
-import { adviseOn } from './advice';
+import { adviseOn } from './columnKinds';
 import type { Investigation } from './investigation';
 import { secondLookAt } from './look';
 import { outcomeOf } from './outcome';

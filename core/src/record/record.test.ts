@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { entry as written } from '../../test/entry';
 import { presetNamed, revise } from '../conventions';
-import { adviseOn } from './advice';
+import { adviseOn } from './columnKinds';
 import { type Column, type Investigation } from './investigation';
 import { outcomeOf, OutcomeEvaluator } from './outcome';
 import { boltPin } from './readyMade';

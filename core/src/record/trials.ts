@@ -9,7 +9,8 @@ import {
   namesIn,
 } from '../figures';
 import { columnRule, type ColumnRule } from './columnRule';
-import { beforeSuffix, named, parsedFormula, quantityOf, sentenceOf } from './formula';
+import { quantityOf } from './columnKinds';
+import { beforeSuffix, named, parsedFormula, sentenceOf } from './formula';
 import { type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 import { cellKey, subjectKey } from './subject';
 import { type Cell } from './table';
@@ -136,13 +137,11 @@ export class TrialEvaluator {
         if (cell.state === 'reckoned') values[column.key] = cell.value;
         continue;
       }
-      const value = quantityOf(
-        text(column.key),
-        column,
-        this.conventions,
-        firsts[column.key],
-        this.#rules.get(column.key),
-      );
+      const value = quantityOf(text(column.key), column, {
+        conventions: this.conventions,
+        firstClock: firsts[column.key],
+        rule: this.#rules.get(column.key),
+      });
       if (value) values[column.key] = read[column.key] = value;
     }
     const complete = table.columns.every((column) =>

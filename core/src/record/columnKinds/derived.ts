@@ -1,0 +1,30 @@
+import { isScale, measured, namesIn, parseNumber } from '../../figures';
+import { parseProduct } from '../../units';
+import type { AuditColumn } from '../auditTable';
+import { parsedFormula } from '../formula';
+import type { DerivedColumn } from '../investigation';
+import type { ColumnKind } from './columnKind';
+
+/** A formula over the columns before it; what is written in it was worked by a student. */
+export const derivedKind: ColumnKind<DerivedColumn> = {
+  quantity(text, { unit }, { conventions }) {
+    const parsed = parseNumber(text, conventions.trailingZeros);
+    return parsed.ok
+      ? { ...measured(parsed.number), unit: unit === '' ? [] : parseProduct(unit), point: isScale(unit) }
+      : null;
+  },
+  // What is worked is checked by itself, against its readings.
+  advise: () => null,
+  halfWidth: () => 0,
+  audit: ({ by, formula }) => (by === 'student' ? { difference: differenceOf(formula) } : {}),
+};
+
+/** `after - before`: a plain difference of two columns. */
+function differenceOf(formula: string): AuditColumn['difference'] {
+  const tree = parsedFormula(formula);
+  if (tree.kind !== 'operation' || tree.operator !== '−') return null;
+  const [to, from] = [namesIn(tree.left), namesIn(tree.right)];
+  return tree.left.kind === 'name' && tree.right.kind === 'name' && to[0] && from[0]
+    ? { from: from[0], to: to[0], clock: false }
+    : null;
+}

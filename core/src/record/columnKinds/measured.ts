@@ -1,0 +1,81 @@
+import { placeOfStep } from '../../answer';
+import { halfWidthFor } from '../../conventions';
+import { Decimal, isScale, measured, parseNumber } from '../../figures';
+import { parseProduct, unitFactor } from '../../units';
+import { columnRule, judgeCell, rangeWords, readOn } from '../columnRule';
+import type { MeasuredColumn } from '../investigation';
+import type { ColumnKind } from './columnKind';
+
+/** Read from an instrument of the kit. The place of a reading is that of its step, or coarser where it stops short. */
+export const measuredKind: ColumnKind<MeasuredColumn> = {
+  quantity(text, { unit: symbol }, { conventions, rule }) {
+    const unit = symbol === '' ? [] : parseProduct(symbol);
+    const point = isScale(symbol);
+    if (!rule) {
+      const parsed = parseNumber(text, conventions.trailingZeros);
+      return parsed.ok ? { ...measured(parsed.number), unit, point } : null;
+    }
+    const writing = judgeCell(text, rule, conventions);
+    if (!writing.readable) return null;
+    const { written, number } = writing;
+    const inOther = writing.unit.converted;
+    // A length in inches is one in a millimetre column too; what measures something else is none.
+    if (writing.unit.faults.some(({ code }) => code === 'unit-wrong') && inOther === null) return null;
+    const place = placeOfStep(rule.step.size);
+    if (inOther !== null)
+      return { value: new Decimal(inOther).toSignificantDigits(15), lastPlace: place, unit, point };
+    const ownPlace = number.bareZero ? 0 : -written.decimals;
+    return { value: written.value, lastPlace: Math.max(place, ownPlace), unit, point };
+  },
+  advise(text, column, investigation, conventions) {
+    const rule = columnRule(column, investigation, conventions);
+    const writing = judgeCell(text, rule, conventions);
+    if (!writing.readable) return writing.problem.message;
+    const { number, written, unit, faults, remarks } = writing;
+    const shown = number.text.trim();
+    if (unit.faults.length > 0) return inColumnUnit(column.unit);
+    const [fault] = faults;
+    if (fault) {
+      const step = rule.step.size.div(unit.factor).toString();
+      return `${shown} ${digitWords[fault.code] ?? `is amiss: ${fault.hint}`}: ${column.tag} is read to ${step} ${unit.symbol}.`;
+    }
+    const { lowest, highest } = rule.range;
+    if (written.value.lt(lowest) || written.value.gt(highest))
+      return `${shown} is off the scale: ${column.tag} goes from ${rangeWords(rule.range)} ${column.unit}.`;
+    if (number.unitText !== '' && unit.symbol !== column.unit) return inColumnUnit(column.unit);
+    return remarks[0] ?? null;
+  },
+  halfWidth(column, investigation, conventions) {
+    const { make, scale } = readOn(column, investigation);
+    const factor = unitFactor(make.unit, column.unit) ?? new Decimal(1);
+    return halfWidthFor(conventions, scale, new Decimal(make.tolerance)).times(factor).toNumber();
+  },
+  audit(column, investigation, conventions) {
+    const { instrument, step, range } = columnRule(column, investigation, conventions);
+    return {
+      read: {
+        by: column.tag,
+        unit: column.unit,
+        step: step.size.toString(),
+        estimated: step.judged === 'estimate',
+        lowest: range.lowest.toString(),
+        highest: range.highest.toString(),
+        glass: instrument.quantity === 'volume',
+      },
+      carried: column.carried ?? false,
+      planned: column.planned ?? null,
+    };
+  },
+};
+
+const inColumnUnit = (unit: string): string =>
+  `This column is in ${unit}. Write the number alone, in ${unit}.`;
+
+const digitWords: Readonly<Record<string, string>> = {
+  'dropped-final-digit': 'stops short',
+  'dropped-trailing-zero': 'stops short',
+  'bare-zero': 'stops short',
+  'extra-digit': 'has a digit too many',
+  'off-step': 'falls between the steps',
+  'point-missing': 'ends in a zero that was read, and needs a point behind it',
+};
