@@ -1,4 +1,4 @@
-import type { Claim, WorkedVerdict, Mastery } from '@green-beam/core';
+import type { Claim, Mastery, StatedElsewhere, WorkedVerdict } from '@green-beam/core';
 
 export interface DrillsAnswer {
   readonly drills: readonly {
@@ -20,6 +20,8 @@ export interface DrillAttemptAnswer {
     readonly text: string;
     readonly unit: string;
     readonly working: readonly string[];
+    /** How classes with other house rules write it. */
+    readonly elsewhere: readonly StatedElsewhere[];
   } | null;
 }
 

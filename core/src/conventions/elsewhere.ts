@@ -3,6 +3,12 @@ import { evaluate } from '../figures/evaluate';
 import { ExpressionProblem } from '../figures/expressionTree';
 import { writeQuantity } from '../figures/quantity';
 
+/** The same as a class with another ready-made set of house rules states it. */
+export interface StatedElsewhere {
+  readonly preset: string;
+  readonly text: string;
+}
+
 /** How other classes write the same result; null where they write it as this one does. */
 export interface Elsewhere {
   /** A class that breaks a tie the other way. */

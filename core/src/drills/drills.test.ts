@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { presetNamed, presets, revise } from '../conventions';
 import { judgeWorked, commonMistakes } from '../answer';
-import { drills, makeItem, type DrillItem } from '.';
+import { drillOf, drills, itemElsewhere, makeItem, type DrillItem } from '.';
 
 const bench = presetNamed('Chemistry bench');
 const items = drills.flatMap((drill) =>
@@ -17,6 +17,39 @@ const codes = (item: DrillItem, text: string, conventions = bench): string[] => 
   const verdict = judgeWorked(item, text, item.unit, conventions, item.headed);
   return verdict.outcome === 'wrong' ? verdict.causes.map(({ code }) => code) : [verdict.outcome];
 };
+
+describe('the same item elsewhere', () => {
+  it('is written by its own rules as it is here, and never for another item', () => {
+    for (const drill of drills)
+      for (const [at, conventions] of presets.entries())
+        for (let seed = 0; seed < 20; seed += 1) {
+          const from = { kind: drill.kind, level: seed % 3, seed: 1000 * at + seed };
+          const item = makeItem(drill, conventions, from.level, from.seed);
+          const own = [item.text, item.unit].filter((part) => part !== '').join(' ');
+          expect(itemElsewhere(item, from)).toContainEqual({ preset: conventions.preset, text: own });
+        }
+  });
+
+  it('is read to the half where a class reads so, and has a sign where one is written', () => {
+    const rows = (kind: string) =>
+      Array.from({ length: 60 }, (_, seed) => {
+        const from = { kind, level: 0, seed };
+        return itemElsewhere(makeItem(drillOf(kind), bench, 0, seed), from);
+      });
+    const text = (preset: string) => (of: ReturnType<typeof itemElsewhere>) =>
+      of.find((row) => row.preset === preset)?.text ?? '';
+    for (const of of rows('claims').filter((one) => one.some((row) => row.text.endsWith('°C'))))
+      expect([text('Chemistry bench')(of), text('Half-division')(of)]).toEqual([
+        expect.stringMatching(/^\d\d\.\d °C$/),
+        expect.stringMatching(/^\d\d\.[05] °C$/),
+      ]);
+    for (const of of rows('percent-error'))
+      expect([text('Chemistry bench')(of), text('First course')(of)]).toEqual([
+        expect.stringMatching(/^[+-]/),
+        expect.stringMatching(/^[\d.]/),
+      ]);
+  });
+});
 
 describe('every drill', () => {
   it('never refuses a right answer, in any accepted writing', () => {

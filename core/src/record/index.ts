@@ -8,6 +8,7 @@ export * from './combination';
 export * from './result';
 export * from './outcome';
 export * from './routes';
+export * from './elsewhere';
 export * from './working';
 export * from './resultWorking';
 export * from './columnKinds';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { entry as written } from '../../test/entry';
-import { presetNamed, revise } from '../conventions';
+import { presetNamed, presets, revise } from '../conventions';
 import { adviseOn } from './columnKinds';
+import { resultElsewhere } from './elsewhere';
 import { type Column, type Investigation } from './investigation';
 import { outcomeOf, OutcomeEvaluator } from './outcome';
 import { boltPin } from './readyMade';
@@ -245,6 +246,16 @@ describe('outcomeOf', () => {
   it('suggests an outlier, and never leaves it out by itself', () => {
     const far = [...three, ...row(4, '84.0', '50.0', '60.1'), ...row(5, '84.0', '50.0', '55.0')];
     expect(result(far)).toMatchObject({ n: 5, suspect: { trial: 5 } });
+  });
+
+  it('is stated by every ready-made set of house rules from the same readings', () => {
+    const [plan] = investigation.results;
+    const rows = resultElsewhere(investigation, tableOf(three), plan!.key);
+    expect(rows.map(({ preset }) => preset)).toEqual(presets.map(({ preset }) => preset));
+    expect(rows).toContainEqual({ preset: 'Chemistry bench', text: '(8.4 ± 0.7) g/cm³' });
+    // Figures alone: 8.402 to the tenths of its trials.
+    expect(rows).toContainEqual({ preset: 'First course', text: '8.4 g/cm³' });
+    expect(resultElsewhere(investigation, tableOf([]), plan!.key)).toEqual([]);
   });
 
   it('says where the mean of the results and the result of the means part', () => {

@@ -74,8 +74,8 @@ export async function putOnBench(
   },
 ): Promise<SettingAnswer> {
   const exercise = { format: exerciseFormat, of: 'setting', ...what } as const;
-  const laid = { id, personId: who.id, conventionsId: who.conventionsId, questionId, exercise };
-  if (!(await layOut(services, laid, seed)))
+  const laid = { id, personId: who.id, conventionsId: who.conventionsId, questionId, seed, exercise };
+  if (!(await layOut(services, laid)))
     return settingAnswer(services, who, await ownStation(services, who, id));
   const station = await stationOf(services.kept, laid);
   services.kept.settings.set(id, station);

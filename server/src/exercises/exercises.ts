@@ -10,8 +10,7 @@ import type { Services } from '../services';
 /** Keeps an exercise for a person; false where there is one with this id already. */
 export async function layOut(
   { database, now }: Services,
-  { id, personId, conventionsId, questionId, exercise }: Laid,
-  seed: number | null,
+  { id, personId, conventionsId, questionId, seed, exercise }: Laid,
 ): Promise<boolean> {
   const added = await database.sequelize.query(
     `insert into exercises (id, person_id, conventions_id, kind, seed, item, question_id, created_at)
@@ -51,11 +50,12 @@ export async function ownExercise<Of extends ExerciseOf>(
 const isOf = <Of extends ExerciseOf>(exercise: Exercise, of: Of): exercise is ExerciseNamed<Of> =>
   exercise.of === of;
 
-function asLaid({ id, personId, conventionsId, questionId, item }: ExerciseRow): Laid {
+function asLaid({ id, personId, conventionsId, questionId, seed, item }: ExerciseRow): Laid {
   return {
     id,
     personId,
     conventionsId,
+    seed,
     questionId: questionId ?? null,
     exercise: readStored(storedExercise, item, 'exercise'),
   };

@@ -9,6 +9,7 @@ import {
   drillOf,
   drills,
   exerciseFormat,
+  itemElsewhere,
   judgeExercise,
   makeItem,
   masteryOf,
@@ -48,8 +49,9 @@ export async function layOutDrill(
   const [level, drawn] = [levelFor(drill.kind, tries), seed()];
   const item = makeItem(drill, conventions, level, drawn);
   const exercise = { format: exerciseFormat, of: 'drill', kind: drill.kind, level, item } as const;
-  const laid = { id, personId: who.id, conventionsId: who.conventionsId, questionId: null, exercise };
-  const added = await layOut(services, laid, drawn);
+  const { conventionsId } = who;
+  const laid = { id, personId: who.id, conventionsId, questionId: null, seed: drawn, exercise };
+  const added = await layOut(services, laid);
   return drillAnswer(services, added ? laid : await ownExercise(services, who, 'drill', id));
 }
 
@@ -61,7 +63,8 @@ function levelFor(kind: string, tries: readonly FirstTry[]): number {
 }
 
 /** An item as it may be shown. */
-export async function drillAnswer(services: Services, { id, exercise }: Laid<'drill'>): Promise<DrillAnswer> {
+export async function drillAnswer(services: Services, laid: Laid<'drill'>): Promise<DrillAnswer> {
+  const { id, exercise } = laid;
   const tries = await triesAt(services, 'drill', id);
   const { kind, item } = exercise;
   const last = tries.at(-1);
@@ -74,7 +77,7 @@ export async function drillAnswer(services: Services, { id, exercise }: Laid<'dr
     unmarked: drillOf(kind).unmarked ?? false,
     unitChoices: item.unitChoices,
     choices: item.choices ?? null,
-    attempts: tries.map((own) => answerTo(exercise, { own, all: tries })),
+    attempts: tries.map((own) => answerTo(laid, { own, all: tries })),
     triesLeft: last ? leftAfter({ own: last, all: tries }) : triesAllowed,
   };
 }
@@ -83,25 +86,35 @@ export async function drillAnswer(services: Services, { id, exercise }: Laid<'dr
 export async function answerDrill(
   services: Services,
   who: Caller,
-  { id: exerciseId, exercise, conventionsId }: Laid<'drill'>,
+  laid: Laid<'drill'>,
   { id, ...answer }: NewDrillAttempt,
 ): Promise<DrillAttemptAnswer> {
-  const conventions = await services.kept.conventions(conventionsId);
+  const { id: exerciseId, exercise } = laid;
+  const conventions = await services.kept.conventions(laid.conventionsId);
   const tried = await takeTry(services, who, { of: 'drill', exerciseId }, { id, answer }, () =>
     judgeExercise(exercise, answer, conventions),
   );
-  return answerTo(exercise, tried);
+  return answerTo(laid, tried);
 }
 
-function answerTo({ item }: Laid<'drill'>['exercise'], tried: Tried<'drill'>): DrillAttemptAnswer {
+function answerTo({ exercise, seed }: Laid<'drill'>, tried: Tried<'drill'>): DrillAttemptAnswer {
   const { id, answer, verdict } = tried.own;
   const triesLeft = leftAfter(tried);
+  const { item, kind, level } = exercise;
   return {
     id,
     ...answer,
     verdict,
     triesLeft,
-    solution: triesLeft === 0 ? { text: item.text, unit: item.unit, working: item.working } : null,
+    solution:
+      triesLeft === 0
+        ? {
+            text: item.text,
+            unit: item.unit,
+            working: item.working,
+            elsewhere: seed === null ? [] : itemElsewhere(item, { kind, level, seed }),
+          }
+        : null,
   };
 }
 

@@ -57,8 +57,8 @@ async function keep<Of extends 'rearranging' | 'table'>(
   given: { readonly id: string; readonly answer: Answers[Of] },
 ): Promise<PractisedAnswer> {
   const { conventionsId } = who;
-  const own = { id: exerciseId, personId: who.id, conventionsId, questionId: null, exercise };
-  const laid = (await layOut(services, own, seed)) ? own : await ownExercise(services, who, of, exerciseId);
+  const own = { id: exerciseId, personId: who.id, conventionsId, questionId: null, seed, exercise };
+  const laid = (await layOut(services, own)) ? own : await ownExercise(services, who, of, exerciseId);
   const conventions = await services.kept.conventions(laid.conventionsId);
   const tried = await takeTry(services, who, { of, exerciseId }, given, () =>
     judgeExercise(laid.exercise, given.answer, conventions),

@@ -7,5 +7,7 @@ export interface Laid<Of extends ExerciseOf = ExerciseOf> {
   readonly conventionsId: string | null;
   /** The question to a class that it is a go at, if it is one. */
   readonly questionId: string | null;
+  /** What it was made from; null where its maker chose it. */
+  readonly seed: number | null;
   readonly exercise: ExerciseNamed<Of>;
 }

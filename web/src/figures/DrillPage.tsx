@@ -8,6 +8,7 @@ import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
+import { Elsewhere } from '../ui/Elsewhere';
 import { Stated } from '../ui/Figure';
 import { Loading, Trouble } from '../ui/Notice';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
@@ -121,6 +122,9 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
   );
 }
 
+const written = ({ text, unit }: { readonly text: string; readonly unit: string }): string =>
+  [text, unit].filter((part) => part !== '').join(' ');
+
 function Said({ attempt: { verdict, solution, text, unit } }: { readonly attempt: DrillAttemptAnswer }) {
   if (verdict.outcome === 'unreadable')
     return (
@@ -155,6 +159,13 @@ function Said({ attempt: { verdict, solution, text, unit } }: { readonly attempt
             <li key={line}>{line}</li>
           ))}
         </ol>
+      )}
+      {solution?.elsewhere.some((row) => row.text !== written(solution)) && (
+        <Elsewhere
+          question="What would other house rules write?"
+          own={written(solution)}
+          rows={() => solution.elsewhere}
+        />
       )}
     </div>
   );

@@ -178,7 +178,7 @@ describe('drills', () => {
           unit: '',
           verdict: right ? { outcome: 'right', remarks: [] } : wrong,
           triesLeft: right ? 0 : tries,
-          solution: right ? { text: '3', unit: '', working: ['4, 5 and the last 0.'] } : null,
+          solution: right ? { text: '3', unit: '', working: ['4, 5 and the last 0.'], elsewhere: [] } : null,
         };
       },
     });

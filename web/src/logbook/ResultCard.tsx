@@ -1,5 +1,6 @@
 import {
   agreement,
+  resultElsewhere,
   resultWorking,
   trialWorking,
   type BudgetLine,
@@ -8,6 +9,7 @@ import {
   type ResultState,
 } from '@green-beam/core';
 import { Budget, gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
+import { Elsewhere } from '../ui/Elsewhere';
 import { Figure, Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
 import type { Book } from './book';
@@ -64,6 +66,13 @@ export function ResultCard({
         <Comparison result={result} error={result.percentError} accepted={plan.accepted} book={book} />
       )}
       {!brief && <Uncertainty result={result} />}
+      {!brief && (
+        <Elsewhere
+          question="What would other house rules state?"
+          own={result.text}
+          rows={() => resultElsewhere(book.answer.investigation, book.table, plan.key)}
+        />
+      )}
       <Workings book={book} result={result} withTrials={!brief} />
     </section>
   );

@@ -1,4 +1,4 @@
-import { boltPin, lampOil, panBrine, type Investigation } from '@green-beam/core';
+import { boltPin, lampOil, panBrine, presets, type Investigation } from '@green-beam/core';
 import { entry, rows } from '@green-beam/core/test/entry';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
@@ -56,6 +56,12 @@ describe('the result card', () => {
     // 8.7592, 8.7910, 8.7633: mean 8.771, so (8.771 − 8.80)/8.80 = −0.33 %.
     expect(region('Result')).toHaveTextContent('Percent error −0.3 % against 8.80 g/cm³');
     expect(screen.getByRole('img', { name: /gauge|level|tube/i })).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'What would other house rules state?' }));
+    const elsewhere = screen.getByRole('table', { name: 'What would other house rules state?' });
+    expect(within(elsewhere).getAllByRole('row')).toHaveLength(presets.length);
+    expect(within(elsewhere).getByRole('row', { name: /^Chemistry bench/ })).toHaveTextContent(
+      'the same as here',
+    );
     await user.click(screen.getByRole('button', { name: /Working of the result/ }));
     expect(await screen.findAllByRole('group', { name: 'Formula' })).not.toHaveLength(0);
   });
