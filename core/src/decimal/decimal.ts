@@ -10,5 +10,13 @@ export const Decimal = DecimalJs.clone({
 
 export type Decimal = DecimalJs;
 
-/** 10 to a whole power, exactly. */
-export const tenTo = (power: number): Decimal => new Decimal(10).pow(power);
+const powers = new Map<number, Decimal>();
+
+/** 10 to a whole power, exactly. The small ones, which are asked for all the time, are made once. */
+export function tenTo(power: number): Decimal {
+  const known = powers.get(power);
+  if (known) return known;
+  const made = new Decimal(10).pow(power);
+  if (Math.abs(power) <= 40) powers.set(power, made);
+  return made;
+}

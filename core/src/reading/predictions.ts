@@ -89,12 +89,13 @@ export function predictPairs(
 ): Prediction[] {
   const truly = trulyAccepted(reading);
   const { misreadings } = reading.instrument;
+  const byOne = misreadings.map((fault) => alone.filter(({ faults }) => faults[0] === fault));
   return misreadings.flatMap((first, at) =>
-    misreadings.slice(at + 1).flatMap((second) => {
+    misreadings.slice(at + 1).flatMap((second, later) => {
       if (first.stage === second.stage && first.stage !== 'place') return [];
-      const either = alone.filter(({ faults: [fault] }) => fault === first || fault === second);
+      const either = [...(byOne[at] ?? []), ...(byOne[at + 1 + later] ?? [])];
       return applying(reading, truly, [first, second]).filter(
-        ({ value }) => !either.some(({ acceptance }) => acceptsWritten(reading, acceptance, value)),
+        ({ value }) => !acceptsWritten(reading, either, value),
       );
     }),
   );
@@ -102,29 +103,33 @@ export function predictPairs(
 
 /** The numbers that a reader with these faults reaches, stage by stage. */
 function reached({ instrument, setting }: Reading, faults: readonly Misreading[]): readonly number[] {
-  return stages.reduce<readonly number[]>(
-    (seen, stage) => {
-      const own = faults.filter((fault) => fault.stage === stage);
-      if (own.length > 0)
-        return own.reduce(
-          (numbers, fault) => numbers.flatMap((number) => fault.predict(setting, number)),
-          seen,
-        );
-      return stage === 'correction' ? seen.map((number) => instrument.correct(setting, number)) : seen;
-    },
-    [instrument.observed(setting)],
-  );
+  let seen: readonly number[] = [instrument.observed(setting)];
+  let corrected = false;
+  for (const stage of stages)
+    for (const fault of faults) {
+      if (fault.stage !== stage) continue;
+      seen = seen.flatMap((number) => fault.predict(setting, number));
+      corrected ||= stage === 'correction';
+    }
+  return corrected ? seen : seen.map((number) => instrument.correct(setting, number));
 }
 
 function applying(reading: Reading, truly: Acceptance, faults: readonly Misreading[]): Prediction[] {
   return reached(reading, faults)
-    .filter((value) => !acceptsWritten(reading, truly, value))
+    .filter((value) => !acceptsWritten(reading, [{ acceptance: truly }], value))
     .map((value) => ({ faults, value, acceptance: acceptanceFor(reading, value) }));
 }
 
-/** True when a value, as it is or as it would be written down, is accepted. */
-const acceptsWritten = (reading: Reading, acceptance: Acceptance, value: number): boolean =>
-  accepts(acceptance, value) || accepts(acceptance, writtenNumber(reading, value));
+/** True when a value, as it is or as it would be written down, is accepted by one of several. */
+function acceptsWritten(
+  reading: Reading,
+  by: readonly Pick<Prediction, 'acceptance'>[],
+  value: number,
+): boolean {
+  if (by.some(({ acceptance }) => accepts(acceptance, value))) return true;
+  const asWritten = writtenNumber(reading, value);
+  return by.some(({ acceptance }) => accepts(acceptance, asWritten));
+}
 
 /** A value as a reader of this class would write it, as a number. */
 function writtenNumber({ judging: { step, judged } }: Reading, value: number): number {
