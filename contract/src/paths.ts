@@ -11,7 +11,7 @@ export const paths = {
   setting: '/api/bench/settings/:settingId',
   attempts: '/api/bench/settings/:settingId/attempts',
   words: '/api/bench/settings/:settingId/words',
-  schools: '/api/bench/settings/:settingId/schools',
+  presets: '/api/bench/settings/:settingId/presets',
   which: '/api/bench/which',
   question: '/api/question',
   takeQuestion: '/api/questions/:questionId/settings',

@@ -91,12 +91,17 @@ describe('what is stored', () => {
       ),
     ).toEqual({
       outcome: 'wrong',
-      lean: { direction: 'level', distance: 'level' },
+      deviation: { direction: 'level', distance: 'level' },
       explanations: [[{ code: cause.code, title: cause.title, hint: cause.look }]],
       lookFirst: 'The level.',
       remarks: [],
     });
-    expect(readStored(verdict, { outcome: 'right', remarks: [] }, '')).toMatchObject({ outcome: 'right' });
+    const lean = { direction: 'low', distance: 'far off' };
+    expect(readStored(verdict, { outcome: 'right', lean, remarks: [] }, '')).toEqual({
+      outcome: 'right',
+      deviation: lean,
+      remarks: [],
+    });
   });
 
   it.each([

@@ -20,12 +20,14 @@ const text = () => string().strict().defined();
 const texts = () => array(text()).defined();
 const only = <T extends string>(...values: readonly T[]) => string().strict().oneOf(values).required();
 
-/** What was kept before hints were called so. */
-const renamed = (value: unknown): unknown => {
-  if (typeof value !== 'object' || value === null || !('look' in value)) return value;
-  const { look, ...rest } = value;
-  return { ...rest, hint: look };
-};
+/** What was kept while a part of it was called otherwise. */
+const renamed =
+  (before: string, now: string) =>
+  (_: unknown, given: unknown): unknown => {
+    if (typeof given !== 'object' || given === null || !(before in given)) return given;
+    const { [before]: part, ...rest } = given as Readonly<Record<string, unknown>>;
+    return { ...rest, [now]: part };
+  };
 
 /** A fault as it was told. */
 const cause = object({
@@ -34,14 +36,14 @@ const cause = object({
   hint: text(),
   skill: only(...skills).optional(),
   point: only(...points).optional(),
-}).transform((_, given: unknown) => renamed(given)) as unknown as Schema<Cause>;
+}).transform(renamed('look', 'hint')) as unknown as Schema<Cause>;
 
 /** What may have led to a number: each explanation one fault, or several at once. */
 export const storedExplanations = array(array(cause).defined()).defined() as unknown as Schema<
   readonly Explanation[]
 >;
 
-const lean = object({
+const deviation = object({
   direction: only('low', 'level', 'high'),
   distance: only('level', 'just off', 'well off', 'far off'),
 });
@@ -49,9 +51,12 @@ const lean = object({
 /** Verdicts that count as a try, by their outcome. */
 const verdict = <V>(wrong: Record<string, ISchema<unknown>>, always: Record<string, ISchema<unknown>>) =>
   lazy((value: unknown) =>
-    outcomeOf(value) === 'right'
-      ? object({ outcome: only('right'), remarks: texts(), ...always })
-      : object({ outcome: only('wrong'), remarks: texts(), ...always, ...wrong }),
+    object({
+      outcome: only('right', 'wrong'),
+      remarks: texts(),
+      ...always,
+      ...(outcomeOf(value) === 'right' ? {} : wrong),
+    }).transform(renamed('lean', 'deviation')),
   ) as unknown as Schema<V>;
 
 const outcomeOf = (value: unknown): unknown =>
@@ -63,7 +68,7 @@ const storedVerdicts: { readonly [Of in ExerciseOf]: Schema<Verdicts[Of]> } = {
   setting: verdict<Verdicts['setting']>(
     { explanations: storedExplanations, lookFirst: text() },
     // The first readings were kept without it.
-    { lean: lean.default({ direction: 'level', distance: 'level' }) },
+    { deviation: deviation.default({ direction: 'level', distance: 'level' }) },
   ),
   drill: workedVerdict,
   rearranging: workedVerdict,

@@ -68,22 +68,22 @@ export function soak(
     const conventions = random.pick(conventionsList);
     const model = random.pick(instrument.models);
     const practice = at % 3 === 0;
-    const foreseen = new Diagnosis(
+    const diagnosis = new Diagnosis(
       readingOf(instrument, settingAt(at, instrument, model, conventions, seed), conventions),
     );
-    const { reading } = foreseen;
+    const { reading } = diagnosis;
     tally.settings += 1;
-    readRightly(tally, foreseen, random);
-    for (const prediction of foreseen.alone) {
+    readRightly(tally, diagnosis, random);
+    for (const prediction of diagnosis.alone) {
       const code = prediction.faults[0]?.code ?? '';
-      const { named, single, said } = codesSaid(foreseen, prediction);
+      const { named, single, said } = codesSaid(diagnosis, prediction);
       count((tally.misreadings[code] ??= noCount()), named, single);
       if (practice) count(tally.practice, named, single);
       if (!named) tally.examples.push(`${example(reading)}: ${code}, said ${said}`);
     }
-    if (foreseen.pairs.length > 0) {
-      const pair = random.pick(foreseen.pairs);
-      const { named, single, said } = codesSaid(foreseen, pair);
+    if (diagnosis.pairs.length > 0) {
+      const pair = random.pick(diagnosis.pairs);
+      const { named, single, said } = codesSaid(diagnosis, pair);
       count(tally.pairs, named, single);
       if (!named && tally.examples.length < 20)
         tally.examples.push(
@@ -94,15 +94,15 @@ export function soak(
   return tally;
 }
 
-function readRightly(tally: Tally, foreseen: Diagnosis, random: Random): void {
-  const { instrument, setting, judging, step, unit, conventions } = foreseen.reading;
-  const answer = honestAnswer(instrument.indication(setting), judging.d, step, conventions, random);
+function readRightly(tally: Tally, diagnosis: Diagnosis, random: Random): void {
+  const { instrument, setting, rule, step, unit, conventions } = diagnosis.reading;
+  const answer = honestAnswer(instrument.indication(setting), rule.d, step, conventions, random);
   const own = expectReading(instrument, setting, conventions).text;
   tally.rightAnswers += 1;
   for (const text of [spell(answer, random), own]) {
-    if (checkAgainst(foreseen, text, unit).outcome === 'right') continue;
+    if (checkAgainst(diagnosis, text, unit).outcome === 'right') continue;
     tally.rightCalledWrong += 1;
-    tally.examples.push(`${example(foreseen.reading)} refused ${text}`);
+    tally.examples.push(`${example(diagnosis.reading)} refused ${text}`);
   }
 }
 
@@ -110,9 +110,9 @@ const example = ({ setting, conventions: { preset } }: Reading): string =>
   `${preset} ${JSON.stringify(setting)}`;
 
 /** Whether what these faults would write is called by their names: as one explanation, or as the only one. */
-function codesSaid(foreseen: Diagnosis, { faults, value }: Prediction) {
-  const { reading } = foreseen;
-  const verdict = checkAgainst(foreseen, written(reading, value), reading.unit);
+function codesSaid(diagnosis: Diagnosis, { faults, value }: Prediction) {
+  const { reading } = diagnosis;
+  const verdict = checkAgainst(diagnosis, written(reading, value), reading.unit);
   const said = explanationsOf(verdict);
   const wanted = faults.map(({ code }) => code);
   const named = said.some((codes) => wanted.every((code) => codes.includes(code)));

@@ -168,7 +168,7 @@ test('a first task with a caliper is its least count; the drawing points after a
   await expect(page.locator('svg[role="group"] text', { hasText: /^50$/ })).toBeVisible();
   await answer(page, '0.02 mm');
   await right(page);
-  await page.getByRole('button', { name: 'What would other schools accept?' }).click();
+  await page.getByRole('button', { name: 'What would other house rules accept?' }).click();
   await expect(page.getByRole('row', { name: /Metrology/ })).toBeVisible();
   const next = await settingShown(page, () => page.getByRole('button', { name: 'Next setting' }).click());
   const { touchesAt, closedAt, task } = next.picture as CaliperPicture;
@@ -280,7 +280,7 @@ test('a teacher shows a setting to the class, sees the answers arrive and reveal
   await expect(page.getByText('The numbered line below the level is 35 mL.')).toBeVisible();
   await page.getByRole('button', { name: 'Reveal the answer' }).click();
   await expect(page.getByText('1 answer, 0 right.')).toBeVisible();
-  await page.getByRole('button', { name: 'Other schools' }).click();
+  await page.getByRole('button', { name: 'Other house rules' }).click();
   await expect(page.getByRole('row', { name: /Half-division 37.0/ })).toBeVisible();
   await page.getByRole('button', { name: 'Projector' }).click();
   await expect(page.getByRole('button', { name: 'Leave the projector' })).toBeVisible();

@@ -33,7 +33,7 @@ const matrix: Readonly<Record<string, string>> = {
   'post /api/bench/settings': '1yyyyyyy',
   'get /api/bench/settings/:settingId': '133y3333',
   'post /api/bench/settings/:settingId/words': '133y3333',
-  'get /api/bench/settings/:settingId/schools': '133y3333',
+  'get /api/bench/settings/:settingId/presets': '133y3333',
   'post /api/bench/settings/:settingId/attempts': '133y3333',
   'post /api/bench/which': '1yyyyyyy',
   'get /api/question': '1yyy3333',

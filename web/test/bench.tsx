@@ -122,7 +122,7 @@ export async function atTheBench({
       ...over,
     }),
     'POST /api/bench/settings/s/attempts': tried,
-    'GET /api/bench/settings/s/schools': { schools: presetComparison(instrument, found) },
+    'GET /api/bench/settings/s/schools': { presets: presetComparison(instrument, found) },
     ...answers,
   });
   const view = open(

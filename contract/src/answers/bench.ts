@@ -76,8 +76,8 @@ export interface WordsAnswer {
   readonly words: readonly string[];
 }
 
-export interface SchoolsAnswer {
-  readonly schools: readonly PresetView[];
+export interface PresetsAnswer {
+  readonly presets: readonly PresetView[];
 }
 
 export interface WhichAnswer {

@@ -32,7 +32,7 @@ export interface StaffQuestion extends QuestionLine {
   readonly accepted: readonly [low: number, high: number];
   readonly division: number;
   readonly buildUp: readonly string[];
-  readonly schools: readonly PresetView[];
+  readonly presets: readonly PresetView[];
   readonly answers: readonly ShownAnswer[];
 }
 

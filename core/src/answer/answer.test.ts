@@ -40,7 +40,7 @@ describe('a temperature on another scale', () => {
 
   it('level where the temperature itself is right', () => {
     expect(check('thermometer', 'thermometer-1', 23.4, '296.6 K')).toMatchObject({
-      lean: { direction: 'level' },
+      deviation: { direction: 'level' },
     });
   });
 });

@@ -13,7 +13,7 @@ const step = (size: string, judged: Step['judged']): Step => ({
   decimals: new Decimal(size).decimalPlaces(),
   judged,
 });
-const judging = (division: string, by: Step, estimates = 1): ReadingRule => ({
+const rule = (division: string, by: Step, estimates = 1): ReadingRule => ({
   d: Number(division),
   step: by.size.toNumber(),
   judged: by.judged,
@@ -21,7 +21,7 @@ const judging = (division: string, by: Step, estimates = 1): ReadingRule => ({
   estimates,
 });
 const range = (at: number, division: string, by: Step) => {
-  const { low, high } = acceptanceAt(at, judging(division, by));
+  const { low, high } = acceptanceAt(at, rule(division, by));
   return [low, high].map((end) => String(Number(end.toFixed(6))));
 };
 
@@ -47,7 +47,7 @@ describe('acceptanceAt', () => {
   });
 
   it('holds its ends, and tells apart what overlaps', () => {
-    const at = (value: number) => acceptanceAt(value, judging('1', step('0.1', 'estimate')));
+    const at = (value: number) => acceptanceAt(value, rule('1', step('0.1', 'estimate')));
     expect(accepts(at(37.2), 37.4)).toBe(true);
     expect(accepts(at(37.2), 37.5)).toBe(false);
     expect(acceptsSome(at(37.2), 37.4, 39)).toBe(true);
@@ -58,8 +58,8 @@ describe('acceptanceAt', () => {
 });
 
 it('takes a difference of two estimates twice as wide', () => {
-  const one = acceptanceAt(20, judging('0.1', step('0.01', 'estimate')));
-  const two = acceptanceAt(20, judging('0.1', step('0.01', 'estimate'), 2));
+  const one = acceptanceAt(20, rule('0.1', step('0.01', 'estimate')));
+  const two = acceptanceAt(20, rule('0.1', step('0.01', 'estimate'), 2));
   expect(two.high - two.low).toBeCloseTo(2 * (one.high - one.low), 12);
 });
 
@@ -85,7 +85,7 @@ describe('leanOf', () => {
     ['30.0', 'low', 'well off'],
     ['372', 'high', 'far off'],
   ])('%s leans %s, %s', (answer, direction, distance) => {
-    const truly = acceptanceAt(37.2, judging('1', step('0.1', 'estimate')));
+    const truly = acceptanceAt(37.2, rule('1', step('0.1', 'estimate')));
     expect(deviationOf(Number(answer), 37.2, truly, 1)).toEqual({ direction, distance });
   });
 });

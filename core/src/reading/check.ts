@@ -11,10 +11,10 @@ export type Explanation = readonly Cause[];
 
 /** What there is to say about a written reading. It never holds the answer. */
 export type Verdict =
-  | { readonly outcome: 'right'; readonly lean: Deviation; readonly remarks: readonly string[] }
+  | { readonly outcome: 'right'; readonly deviation: Deviation; readonly remarks: readonly string[] }
   | {
       readonly outcome: 'wrong';
-      readonly lean: Deviation;
+      readonly deviation: Deviation;
       /** Every explanation that fits; none when the number fits no known fault. */
       readonly explanations: readonly Explanation[];
       readonly lookFirst: string;
@@ -65,14 +65,14 @@ export function readingOf(
   const setting = instrument.withConventions?.(found, conventions) ?? found;
   const { division, reads, unit } = { ...modelOf(instrument, setting.model), ...instrument.scale?.(setting) };
   const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, reads, tag });
-  const judging = {
+  const rule = {
     d: Number(division),
     step: step.size.toNumber(),
     judged: step.judged,
     strictness: conventions.strictness,
     estimates: instrument.estimates?.(setting) ?? 1,
   };
-  return { instrument, setting, conventions, unit, step, judging };
+  return { instrument, setting, conventions, unit, step, rule };
 }
 
 /**
@@ -89,23 +89,23 @@ export const checkReading = (
 ): Verdict => checkAgainst(new Diagnosis(readingOf(instrument, setting, conventions, tag)), text, unitText);
 
 /** The same, for a setting of which several answers are checked. */
-export function checkAgainst(foreseen: Diagnosis, text: string, unitText: string): Verdict {
-  const { reading, accepted: truly } = foreseen;
-  const { instrument, setting, conventions, judging } = reading;
+export function checkAgainst(diagnosis: Diagnosis, text: string, unitText: string): Verdict {
+  const { reading, accepted: truly } = diagnosis;
+  const { instrument, setting, conventions, rule } = reading;
   const writing = judgeWriting(text, unitText, answerRuleOf(reading, truly), conventions);
   if (!writing.readable) return { outcome: 'unreadable', problem: writing.problem };
   const { written, digits, unit, intended, remarks } = writing;
   const valueIsRight = writing.valueIsRight === true;
-  const lean = deviationOf(written.value.toNumber(), instrument.indication(setting), truly, judging.d);
+  const deviation = deviationOf(written.value.toNumber(), instrument.indication(setting), truly, rule.d);
 
-  if (valueIsRight && writing.faults.length === 0) return { outcome: 'right', lean, remarks };
+  if (valueIsRight && writing.faults.length === 0) return { outcome: 'right', deviation, remarks };
   // With a number off by the factor of another unit, its digits are where that unit has them.
   const inAnotherUnit =
     !valueIsRight && !unit.factor.eq(1) && writing.number.decimals === reading.step.decimals;
   return {
     outcome: 'wrong',
-    lean: valueIsRight ? { direction: 'level', distance: 'level' } : lean,
-    explanations: explain(foreseen, intended, inAnotherUnit ? [] : digits.faults, valueIsRight, unit.faults),
+    deviation: valueIsRight ? { direction: 'level', distance: 'level' } : deviation,
+    explanations: explain(diagnosis, intended, inAnotherUnit ? [] : digits.faults, valueIsRight, unit.faults),
     lookFirst: instrument.lookFirst(setting),
     remarks,
   };
@@ -131,7 +131,7 @@ export const answerRuleOf = (
 
 /** Every way in which the written number can have come about, simplest first. */
 function explain(
-  foreseen: Diagnosis,
+  diagnosis: Diagnosis,
   intended: IntendedRange,
   digitFaults: readonly Cause[],
   valueIsRight: boolean,
@@ -142,8 +142,8 @@ function explain(
     return digitFaults.map((fault) => [fault, ...unitFaults]);
   }
   const fits = ({ acceptance }: Prediction) => acceptsSome(acceptance, intended.low, intended.high);
-  const alone = foreseen.alone.filter(fits);
-  const matching = alone.length > 0 ? alone : foreseen.pairs.filter(fits);
+  const alone = diagnosis.alone.filter(fits);
+  const matching = alone.length > 0 ? alone : diagnosis.pairs.filter(fits);
   // With the value at fault too, one sentence on its digits is enough.
   const inTheWriting = [...digitFaults.slice(0, 1), ...unitFaults];
   const told = matching.map(({ faults }) => [
@@ -151,7 +151,7 @@ function explain(
       code,
       skill,
       title,
-      hint: hint(foreseen.reading.setting),
+      hint: hint(diagnosis.reading.setting),
       ...(point ? { point } : {}),
     })),
     ...(faults.some(({ rescales }) => rescales) ? unitFaults : inTheWriting),

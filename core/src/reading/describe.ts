@@ -11,9 +11,9 @@ export function describeScale(
   found: Setting,
   conventions: Conventions,
 ): readonly string[] {
-  const { setting, judging } = readingOf(instrument, found, conventions);
+  const { setting, rule } = readingOf(instrument, found, conventions);
   const { text, unit } = expectReading(instrument, found, conventions);
   // A display has nothing to be counted: its digits are what there is to hear.
-  if (judging.judged === 'digits') return [`The display shows ${text} ${unit}.`];
+  if (rule.judged === 'digits') return [`The display shows ${text} ${unit}.`];
   return instrument.buildUp(setting, text).filter((line) => !line.includes(text));
 }

@@ -27,11 +27,10 @@ export interface Reading {
   readonly conventions: Conventions;
   readonly unit: string;
   readonly step: Step;
-  readonly judging: ReadingRule;
+  readonly rule: ReadingRule;
 }
 
-export const acceptanceFor = ({ judging }: Reading, value: number): Acceptance =>
-  acceptanceAt(value, judging);
+export const acceptanceFor = ({ rule }: Reading, value: number): Acceptance => acceptanceAt(value, rule);
 
 /** What can be said of a setting before anything is written: reckoned once, however many answers are checked. */
 export class Diagnosis {
@@ -132,16 +131,16 @@ function acceptsWritten(
 }
 
 /** A value as a reader of this class would write it, as a number. */
-function writtenNumber({ judging: { step, judged } }: Reading, value: number): number {
+function writtenNumber({ rule: { step, judged } }: Reading, value: number): number {
   return judged === 'line below' ? Math.floor(value / step + slack) * step : toStep(value, step);
 }
 
 /** A value as a reader of this class would write it, without its unit. */
-export function written({ step, judging }: Reading, value: number): string {
+export function written({ step, rule }: Reading, value: number): string {
   const steps =
-    judging.judged === 'line below'
-      ? Math.floor(value / judging.step + slack)
-      : Math.sign(value) * Math.floor(Math.abs(value) / judging.step + 0.5 + slack);
+    rule.judged === 'line below'
+      ? Math.floor(value / rule.step + slack)
+      : Math.sign(value) * Math.floor(Math.abs(value) / rule.step + 0.5 + slack);
   return new Decimal(steps).times(step.size).toFixed(step.decimals);
 }
 

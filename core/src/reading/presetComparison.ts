@@ -23,7 +23,7 @@ export const presetComparison = (instrument: Instrument, setting: Setting): Pres
 export function presetViewOf(instrument: Instrument, setting: Setting, conventions: Conventions): PresetView {
   const { text, unit, accepted } = expectReading(instrument, setting, conventions);
   const reading = readingOf(instrument, setting, conventions);
-  const { step, d } = reading.judging;
+  const { step, d } = reading.rule;
   // The multiples of the step that lie within; an end between two steps belongs to the next one inward.
   const inward = (end: number, sign: 1 | -1) => {
     const steps = (end / step) * sign;

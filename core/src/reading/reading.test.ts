@@ -236,10 +236,10 @@ describe('a three-beam balance', () => {
 describe('what a verdict tells', () => {
   it('leans coarsely and never holds the answer', () => {
     const verdict = checkReading(graduatedCylinder, cylinder(37.2), bench, '52.9', 'mL');
-    expect(verdict).toMatchObject({ lean: { direction: 'high', distance: 'far off' } });
+    expect(verdict).toMatchObject({ deviation: { direction: 'high', distance: 'far off' } });
     expect(JSON.stringify(verdict)).not.toContain('37');
     expect(checkReading(graduatedCylinder, cylinder(37.2), bench, '36.2', 'mL')).toMatchObject({
-      lean: { direction: 'low', distance: 'just off' },
+      deviation: { direction: 'low', distance: 'just off' },
     });
   });
 });

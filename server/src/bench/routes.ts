@@ -12,7 +12,7 @@ import {
   benchFor,
   newSetting,
   ownStation,
-  schoolsFor,
+  presetsFor,
   settingAnswer,
   takeAttempt,
   whichFor,
@@ -45,7 +45,7 @@ export function benchRoutes(router: Router, services: Services): void {
   route(router, endpoints.presets, {
     allow: 'signed-in',
     owns,
-    run: ({ owned }) => schoolsFor(services, owned),
+    run: ({ owned }) => presetsFor(services, owned),
   });
   route(router, endpoints.which, {
     allow: 'signed-in',

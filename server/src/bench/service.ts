@@ -3,7 +3,7 @@ import type {
   BenchAnswer,
   NewAttempt,
   NewSetting,
-  SchoolsAnswer,
+  PresetsAnswer,
   SettingAnswer,
   WhichAnswer,
   WhichInstrument,
@@ -137,13 +137,13 @@ export function wordsFor({ spoken }: Caller, station: Station, hands: NewAttempt
 }
 
 /** What each other school would have accepted, once the setting is finished. @throws Problem */
-export async function schoolsFor(services: Services, station: Station): Promise<SchoolsAnswer> {
+export async function presetsFor(services: Services, station: Station): Promise<PresetsAnswer> {
   const tries = await triesAt(services, 'setting', station.laid.id);
   const last = tries.at(-1);
   if (!last || !closed(tries)) throw new Problem('setting-open');
   const left = handled(station, last.answer);
   if (left instanceof NotReady) throw new Problem('setting-open');
-  return { schools: presetComparison(station.instrument, left) };
+  return { presets: presetComparison(station.instrument, left) };
 }
 
 /** What each instrument would give for a thing of about a known size. @throws Problem */

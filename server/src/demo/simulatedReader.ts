@@ -53,7 +53,7 @@ export function readOnce(who: Reader, conventions: Conventions, random: Random):
 /** What a reader with an honest eye writes: off by a small part of a division. */
 function honest(reading: Reading, random: Random): string {
   const truth = reading.instrument.indication(reading.setting);
-  const off = random.normal() * 0.05 * reading.judging.d;
+  const off = random.normal() * 0.05 * reading.rule.d;
   return written(reading, truth + off);
 }
 

@@ -2,7 +2,7 @@ import type {
   AttemptAnswer,
   BenchAnswer,
   BoardAnswer,
-  SchoolsAnswer,
+  PresetsAnswer,
   SessionAnswer,
   SettingAnswer,
   ClassQuestionAnswer,
@@ -52,7 +52,7 @@ describe('a shown setting', () => {
       status: 200,
       body: { question: { text: '37.2', unit: 'mL', answers: [] } },
     });
-    expect(shown.body.question!.schools.map(({ preset }) => preset)).toContain('Half-division');
+    expect(shown.body.question!.presets.map(({ preset }) => preset)).toContain('Half-division');
 
     const line = (await student.get<ClassQuestionAnswer>('/api/question')).body;
     expect(line.question).toMatchObject({ kind: 'graduated-cylinder', tag: null });
@@ -60,7 +60,7 @@ describe('a shown setting', () => {
     const first = await take(student);
     expect(first.body).toMatchObject({ mode: 'read', shown: true });
     expect((await take(student)).body.id).toBe(first.body.id);
-    expect(await student.get(`/api/bench/settings/${first.body.id}/schools`)).toMatchObject({
+    expect(await student.get(`/api/bench/settings/${first.body.id}/presets`)).toMatchObject({
       body: { code: 'setting-open' },
     });
     await answer(student, first.body.id, '42.2');
@@ -76,8 +76,8 @@ describe('a shown setting', () => {
         causes: [expect.stringContaining('numbered line')],
       },
     ]);
-    const schools = await student.get<SchoolsAnswer>(`/api/bench/settings/${first.body.id}/schools`);
-    expect(schools.body.schools).toMatchObject([
+    const presets = await student.get<PresetsAnswer>(`/api/bench/settings/${first.body.id}/presets`);
+    expect(presets.body.presets).toMatchObject([
       { preset: 'Chemistry bench', text: '37.2', from: '37.0', to: '37.4' },
       {},
       { preset: 'Half-division', text: '37.0', from: '37.0', to: '37.5' },

@@ -145,7 +145,7 @@ export async function staffQuestionFor(services: Services, classId: string): Pro
       accepted: [accepted.low, accepted.high],
       division: divisionOf(instrument, setting),
       buildUp: instrument.buildUp(setting, text),
-      schools: presetComparison(instrument, stored),
+      presets: presetComparison(instrument, stored),
       answers: await answersTo(services, row.id),
     },
   };

@@ -11,7 +11,7 @@ import { useNavigate } from 'react-router';
 import type { Hands } from './apparatus/apparatus';
 import { useCarry } from './carried';
 import { InWords } from './InWords';
-import { OtherSchools } from './OtherSchools';
+import { OtherRules } from './OtherRules';
 import { PartColumns } from './PartColumns';
 import { useLayOut, useTries } from './setting';
 import { VerdictPanel } from './VerdictPanel';
@@ -115,7 +115,7 @@ export function AnswerForm({
         )}
       </div>
       {finished && latest?.verdict.outcome === 'right' && <TakeAlong setting={setting} attempt={latest} />}
-      {finished && <OtherSchools settingId={setting.id} />}
+      {finished && <OtherRules settingId={setting.id} />}
     </form>
   );
 }

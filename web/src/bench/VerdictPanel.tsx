@@ -38,9 +38,9 @@ export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
 
 /** Coarse while the answer is still to be found, exact once it is told. */
 function gaugeFor(verdict: Judgement, solution: Solution | null): Gauge {
-  if (!solution || solution.divisionsOff === null) return { shows: 'lean', lean: verdict.lean };
+  if (!solution || solution.divisionsOff === null) return { shows: 'lean', lean: verdict.deviation };
   // Where the value was right and only its writing was not, the pointer stays level.
-  if (verdict.lean.direction === 'level') return { shows: 'lean', lean: verdict.lean };
+  if (verdict.deviation.direction === 'level') return { shows: 'lean', lean: verdict.deviation };
   return {
     shows: 'exact',
     off: solution.divisionsOff,

@@ -110,11 +110,13 @@ describe('a setting to read', () => {
     });
   });
 
-  it('tells at the end what other schools would accept', async () => {
+  it('tells at the end what other house rules would accept', async () => {
     const bench = await atTheBench(cylinder);
     const { text, unit } = bench.right();
     await bench.write(text, unit);
-    await bench.user.click(await screen.findByRole('button', { name: 'What would other schools accept?' }));
+    await bench.user.click(
+      await screen.findByRole('button', { name: 'What would other house rules accept?' }),
+    );
     const table = await screen.findByRole('table');
     expect(within(table).getAllByRole('row').length).toBeGreaterThan(3);
   });

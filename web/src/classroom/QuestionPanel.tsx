@@ -1,7 +1,7 @@
 import type { StaffQuestion } from '@green-beam/contract';
 import { DotPlot } from '@green-beam/drawing';
 import { useState } from 'react';
-import { SchoolsTable } from '../bench/SchoolsTable';
+import { PresetTable } from '../bench/PresetTable';
 import { Button } from '../ui/Button';
 import { Stated } from '../ui/Figure';
 
@@ -15,7 +15,7 @@ export function QuestionPanel({
 }) {
   const [revealed, setRevealed] = useState(false);
   const [steps, setSteps] = useState(0);
-  const [schools, setSchools] = useState(false);
+  const [presets, setSchools] = useState(false);
   const { answers, buildUp } = question;
   const right = answers.filter((answer) => answer.right).length;
   const dots = answers.flatMap(({ value, right: isRight, name }) =>
@@ -61,16 +61,16 @@ export function QuestionPanel({
         <Button look="main" aria-pressed={revealed} onClick={() => setRevealed(!revealed)}>
           {revealed ? 'Hide the answer' : 'Reveal the answer'}
         </Button>
-        <Button look="quiet" aria-expanded={schools} onClick={() => setSchools(!schools)}>
-          Other schools
+        <Button look="quiet" aria-expanded={presets} onClick={() => setSchools(!presets)}>
+          Other house rules
         </Button>
         <Button look="quiet" onClick={onEnd}>
           End the question
         </Button>
       </div>
-      {schools && revealed && <SchoolsTable schools={question.schools} />}
-      {schools && !revealed && (
-        <p className="text-soft">Reveal the answer to see what other schools accept.</p>
+      {presets && revealed && <PresetTable presets={question.presets} />}
+      {presets && !revealed && (
+        <p className="text-soft">Reveal the answer to see what other house rules accept.</p>
       )}
     </>
   );

@@ -234,7 +234,7 @@ describe('a setting shown to the class', () => {
     accepted: [43.4, 43.8],
     division: 1,
     buildUp: ['The curve hangs between 43 and 44.', 'Six tenths on: 43.6 mL.'],
-    schools: presetComparison(cylinder, setting),
+    presets: presetComparison(cylinder, setting),
     answers: [],
     ...rest,
   });
@@ -286,8 +286,8 @@ describe('a setting shown to the class', () => {
     const steps = screen.getByRole('list', { name: 'How the reading is built up' });
     expect(within(steps).getAllByRole('listitem')).toHaveLength(1);
     expect(screen.getByRole('button', { name: 'Next step of the reading' })).toBeDisabled();
-    await user.click(screen.getByRole('button', { name: 'Other schools' }));
-    expect(screen.getByText('Reveal the answer to see what other schools accept.')).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Other house rules' }));
+    expect(screen.getByText('Reveal the answer to see what other house rules accept.')).toBeVisible();
     expect(screen.queryByText(/43.6 mL/)).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Reveal the answer' }));
     expect(screen.getByText('3 answers, 1 right.')).toBeVisible();

@@ -110,7 +110,7 @@ type OfModel = MeanResult | ValueResult;
 /** Every way of combining, with the same inputs. */
 function Ways({ book, result }: { readonly book: Book; readonly result: OfModel }) {
   const { conventions } = book.answer;
-  const { kind, model, contributions, typeA: repeatPart, plan, value, valueText } = useDeferredValue(result);
+  const { kind, model, contributions, typeA, plan, value, valueText } = useDeferredValue(result);
   const rows = useMemo(() => {
     const instruments = contributions.filter(({ kind: of }) => of !== 'repeat' || kind === 'value');
     return (
@@ -121,7 +121,7 @@ function Ways({ book, result }: { readonly book: Book; readonly result: OfModel 
     ).map(([way, reckon]) => {
       const words = questions.combining.answers[way];
       if (way === 'figures-only') return { way, words, text: `${valueText} ${plan.unit}` };
-      const size = tried(() => combineTypeAandB(repeatPart ?? 0, reckon(), conventions));
+      const size = tried(() => combineTypeAandB(typeA ?? 0, reckon(), conventions));
       if (size === null || size <= 0) return { way, words, text: '–' };
       const { text } = writePlusMinus(
         value.value,
@@ -131,7 +131,7 @@ function Ways({ book, result }: { readonly book: Book; readonly result: OfModel 
       );
       return { way, words, text };
     });
-  }, [kind, model, contributions, repeatPart, plan, value, valueText, conventions]);
+  }, [kind, model, contributions, typeA, plan, value, valueText, conventions]);
   return (
     <div>
       <h3 className="mb-1 font-bold">All ways of combining, side by side</h3>

@@ -1,16 +1,16 @@
 import type { PresetView } from '@green-beam/core';
 import { Figure } from '../ui/Figure';
 
-/** What each school would write of a reading, what it would accept, and why. */
-export function SchoolsTable({ schools }: { readonly schools: readonly PresetView[] }) {
+/** What each ready-made set of house rules would write of a reading, what it would accept, and why. */
+export function PresetTable({ presets }: { readonly presets: readonly PresetView[] }) {
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse text-sm">
-        <caption className="sr-only">What other schools would accept</caption>
+        <caption className="sr-only">What other house rules would accept</caption>
         <thead>
           <tr className="border-b border-ink text-left align-bottom">
             <th scope="col" className="py-1 pr-3">
-              School
+              House rules
             </th>
             <th scope="col" className="py-1 pr-3">
               Writes
@@ -21,7 +21,7 @@ export function SchoolsTable({ schools }: { readonly schools: readonly PresetVie
           </tr>
         </thead>
         <tbody>
-          {schools.map(({ preset, text, unit, from, to, why }) => (
+          {presets.map(({ preset, text, unit, from, to, why }) => (
             <tr key={preset} className="border-b border-rule align-top">
               <th scope="row" className="py-1.5 pr-3 text-left font-bold">
                 {preset}
