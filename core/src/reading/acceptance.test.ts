@@ -85,8 +85,8 @@ describe('leanOf', () => {
     ['30.0', 'low', 'well off'],
     ['372', 'high', 'far off'],
   ])('%s leans %s, %s', (answer, direction, distance) => {
-    const truly = acceptanceAt(37.2, rule('1', step('0.1', 'estimate')));
-    expect(deviationOf(Number(answer), 37.2, truly, 1)).toEqual({ direction, distance });
+    const accepted = acceptanceAt(37.2, rule('1', step('0.1', 'estimate')));
+    expect(deviationOf(Number(answer), 37.2, accepted, 1)).toEqual({ direction, distance });
   });
 });
 

@@ -90,13 +90,13 @@ export const checkReading = (
 
 /** The same, for a setting of which several answers are checked. */
 export function checkAgainst(diagnosis: Diagnosis, text: string, unitText: string): Verdict {
-  const { reading, accepted: truly } = diagnosis;
+  const { reading, accepted } = diagnosis;
   const { instrument, setting, conventions, rule } = reading;
-  const writing = judgeWriting(text, unitText, answerRuleOf(reading, truly), conventions);
+  const writing = judgeWriting(text, unitText, answerRuleOf(reading, accepted), conventions);
   if (!writing.readable) return { outcome: 'unreadable', problem: writing.problem };
   const { written, digits, unit, intended, remarks } = writing;
   const valueIsRight = writing.valueIsRight === true;
-  const deviation = deviationOf(written.value.toNumber(), instrument.indication(setting), truly, rule.d);
+  const deviation = deviationOf(written.value.toNumber(), instrument.indication(setting), accepted, rule.d);
 
   if (valueIsRight && writing.faults.length === 0) return { outcome: 'right', deviation, remarks };
   // With a number off by the factor of another unit, its digits are where that unit has them.
@@ -119,13 +119,13 @@ export const answerRuleOf = (
     step,
     reads,
   }: Pick<Reading, 'instrument' | 'unit' | 'step'> & { readonly reads?: string },
-  truly: Acceptance | null,
+  accepted: Acceptance | null,
 ): AnswerRule => ({
   unit,
   headed: false,
   instrument,
   resolution: { by: 'step', size: step.size, estimated: step.judged === 'estimate' },
-  accepts: truly && ((low, high) => acceptsSome(truly, low, high)),
+  accepts: accepted && ((low, high) => acceptsSome(accepted, low, high)),
   reads: reads ?? 'Your class reads this',
 });
 

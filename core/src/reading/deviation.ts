@@ -7,8 +7,13 @@ export interface Deviation {
 }
 
 /** Within a division and a half it is just off, within ten well off. */
-export function deviationOf(answer: number, truth: number, truly: Acceptance, division: number): Deviation {
-  if (accepts(truly, answer)) return { direction: 'level', distance: 'level' };
+export function deviationOf(
+  answer: number,
+  truth: number,
+  accepted: Acceptance,
+  division: number,
+): Deviation {
+  if (accepts(accepted, answer)) return { direction: 'level', distance: 'level' };
   const divisions = Math.abs(answer - truth) / division;
   return {
     direction: answer < truth ? 'low' : 'high',

@@ -64,9 +64,9 @@ export function trulyAccepted(reading: Reading): Acceptance {
       low: truth - reach - Math.abs(truth) * 1e-12 - reach * slack,
       high: truth + reach + Math.abs(truth) * 1e-12 + reach * slack,
     };
-  const truly = acceptanceFor(reading, truth);
+  const accepted = acceptanceFor(reading, truth);
   const hop = instrument.flicker?.(setting) ?? null;
-  return hop === null ? truly : both(truly, acceptanceFor(reading, hop));
+  return hop === null ? accepted : both(accepted, acceptanceFor(reading, hop));
 }
 
 /**
@@ -74,8 +74,8 @@ export function trulyAccepted(reading: Reading): Acceptance {
  * lies outside the acceptance of the true one: a harmless habit is no fault.
  */
 export function predictAlone(reading: Reading): Prediction[] {
-  const truly = trulyAccepted(reading);
-  return reading.instrument.misreadings.flatMap((fault) => applying(reading, truly, [fault]));
+  const accepted = trulyAccepted(reading);
+  return reading.instrument.misreadings.flatMap((fault) => applying(reading, accepted, [fault]));
 }
 
 /**
@@ -86,14 +86,14 @@ export function predictPairs(
   reading: Reading,
   alone: readonly Prediction[] = predictAlone(reading),
 ): Prediction[] {
-  const truly = trulyAccepted(reading);
+  const accepted = trulyAccepted(reading);
   const { misreadings } = reading.instrument;
   const byOne = misreadings.map((fault) => alone.filter(({ faults }) => faults[0] === fault));
   return misreadings.flatMap((first, at) =>
     misreadings.slice(at + 1).flatMap((second, later) => {
       if (first.stage === second.stage && first.stage !== 'place') return [];
       const either = [...(byOne[at] ?? []), ...(byOne[at + 1 + later] ?? [])];
-      return applying(reading, truly, [first, second]).filter(
+      return applying(reading, accepted, [first, second]).filter(
         ({ value }) => !acceptsWritten(reading, either, value),
       );
     }),
@@ -113,9 +113,9 @@ function reached({ instrument, setting }: Reading, faults: readonly Misreading[]
   return corrected ? seen : seen.map((number) => instrument.correct(setting, number));
 }
 
-function applying(reading: Reading, truly: Acceptance, faults: readonly Misreading[]): Prediction[] {
+function applying(reading: Reading, accepted: Acceptance, faults: readonly Misreading[]): Prediction[] {
   return reached(reading, faults)
-    .filter((value) => !acceptsWritten(reading, [{ acceptance: truly }], value))
+    .filter((value) => !acceptsWritten(reading, [{ acceptance: accepted }], value))
     .map((value) => ({ faults, value, acceptance: acceptanceFor(reading, value) }));
 }
 

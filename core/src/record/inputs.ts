@@ -45,7 +45,7 @@ export class Inputs {
   readonly #differences = new Map<string, readonly string[]>();
   readonly #alone = new Set<string>();
 
-  constructor(private readonly material: ModelInputs) {}
+  constructor(private readonly modelInputs: ModelInputs) {}
 
   /**
    * A formula of a table at the means of its trials.
@@ -85,7 +85,7 @@ export class Inputs {
     leaf: (name: string, found: Named) => ModelEquation,
   ): ModelEquation {
     const resolve = (name: string): ModelEquation | undefined => {
-      const found = named(this.material.investigation, own, name);
+      const found = named(this.modelInputs.investigation, own, name);
       if (!found) return undefined;
       const { column } = found;
       if (column.kind !== 'derived') return leaf(name, found);
@@ -98,12 +98,12 @@ export class Inputs {
       );
       return found.of === 'mean' ? this.#withScatter(inner, found) : inner;
     };
-    return termOf(parsedFormula(formula), resolve, this.material.conventions.water);
+    return termOf(parsedFormula(formula), resolve, this.modelInputs.conventions.water);
   }
 
   #mean(name: string, found: Named): ModelEquation {
     const { column } = found;
-    const mean = this.material.means[column.key];
+    const mean = this.modelInputs.means[column.key];
     if (!mean) throw new Unfinished();
     // The trial before has, on the mean, the same values; its readings are others.
     const reading = this.#reading(found.of === 'before' ? name : column.key, column, mean);
@@ -112,7 +112,7 @@ export class Inputs {
 
   /** A mean of another table brings the scatter of its own trials with it. */
   #withScatter(term: ModelEquation, { column, table }: Named): ModelEquation {
-    const values = (this.material.trials[table.key] ?? []).flatMap((trial) =>
+    const values = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) =>
       trial.standing === 'counts' ? (valueIn(trial, column)?.value.toNumber() ?? []) : [],
     );
     const n = values.length;
@@ -131,14 +131,14 @@ export class Inputs {
   }
 
   #reading(name: string, column: Column, { value }: Quantity): ModelEquation {
-    const { conventions } = this.material;
+    const { conventions } = this.modelInputs;
     const base = one(unitOf(column));
     const components: Component[] = [];
     if (column.kind === 'clock')
       components.push({
         source: `reading ${lower(column.heading)}`,
         kind: 'reading',
-        u: asStandard(halfWidthOf(column, this.material.investigation, conventions), conventions) * base,
+        u: asStandard(halfWidthOf(column, this.modelInputs.investigation, conventions), conventions) * base,
       });
     if (column.kind === 'measured') {
       components.push(...this.#typeBs(name, column, value, base));
@@ -149,7 +149,7 @@ export class Inputs {
   }
 
   #typeBs(name: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
-    const { investigation, conventions } = this.material;
+    const { investigation, conventions } = this.modelInputs;
     const item = kitOf(investigation, column.tag);
     const half = halfWidthOf(column, investigation, conventions);
     const apart =
@@ -219,12 +219,12 @@ export class Inputs {
   }
 
   #tolerance(tag: string, source: string): Component {
-    const item = kitOf(this.material.investigation, tag);
+    const item = kitOf(this.modelInputs.investigation, tag);
     const { tolerance, unit } = modelOf(instrumentOf(item.kind), item.model);
     return {
       source,
       kind: 'tolerance',
-      u: asStandard(Number(tolerance), this.material.conventions) * one(unit),
+      u: asStandard(Number(tolerance), this.modelInputs.conventions) * one(unit),
     };
   }
 }

@@ -64,13 +64,13 @@ export class OutcomeEvaluator {
       }
     }
     if (last && !changed) return last;
-    const material: ModelInputs = { investigation, conventions, trials, means };
+    const modelInputs: ModelInputs = { investigation, conventions, trials, means };
     const counted = (key: string) =>
       (trials[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
     return (this.#last = {
       trials,
       means,
-      results: investigation.results.map((plan) => stateOf(plan, material)),
+      results: investigation.results.map((plan) => stateOf(plan, modelInputs)),
       complete: investigation.tables.reduce(
         (sum, { key, trials: wanted }) => sum + Math.min(wanted, counted(key)),
         0,
@@ -90,9 +90,9 @@ export const outcomeOf = (
   conventions: Conventions,
 ): Outcome => new OutcomeEvaluator(investigation, conventions).outcomeOf(cells);
 
-function stateOf(plan: ResultPlan, material: ModelInputs): ResultState {
+function stateOf(plan: ResultPlan, modelInputs: ModelInputs): ResultState {
   try {
-    return { state: 'reckoned', plan, result: resultOf(plan, material) };
+    return { state: 'reckoned', plan, result: resultOf(plan, modelInputs) };
   } catch (error) {
     if (error instanceof Unfinished)
       return {

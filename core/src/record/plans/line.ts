@@ -12,11 +12,11 @@ import { valueIn } from '../trials';
  * A straight line. What shifts all readings alike goes to the intercept. The scatter of the points holds how they were read;
  * what the makers allow tilts the line by its tolerance over the stretch that was measured.
  */
-export function lineResult(plan: LinePlan, material: ModelInputs): LineResult {
-  const { investigation, conventions } = material;
+export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult {
+  const { investigation, conventions } = modelInputs;
   const [x, y] = [columnOf(investigation, plan.x), columnOf(investigation, plan.y)];
   if (!x || !y || x.table !== y.table) throw new RangeError('A line needs two columns of one table.');
-  const rows = (material.trials[x.table.key] ?? []).filter(({ standing }) => standing === 'counts');
+  const rows = (modelInputs.trials[x.table.key] ?? []).filter(({ standing }) => standing === 'counts');
   const both = rows.flatMap((trial) => {
     const [atX, atY] = [valueIn(trial, x.column), valueIn(trial, y.column)];
     return atX && atY ? [{ trial: trial.trial, x: atX, y: atY }] : [];
@@ -59,7 +59,7 @@ export function lineResult(plan: LinePlan, material: ModelInputs): LineResult {
     line,
     points,
     n: points.length,
-    ...stated(plan, material, {
+    ...stated(plan, modelInputs, {
       value,
       contributions,
       typeB: conventions.combining === 'worst-case' ? worstCase(contributions) : quadrature(contributions),

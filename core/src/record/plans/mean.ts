@@ -11,12 +11,12 @@ import { valueIn } from '../trials';
 import { atMeans } from './atMeans';
 
 /** The mean of a derived column over the trials that count. */
-export function meanResult(plan: MeanPlan, material: ModelInputs): MeanResult {
-  const { investigation, conventions } = material;
+export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult {
+  const { investigation, conventions } = modelInputs;
   const found = columnOf(investigation, plan.column);
   if (!found) throw new RangeError(`There is no column “${plan.column}”.`);
   const { column, table } = found;
-  const rows = material.trials[table.key] ?? [];
+  const rows = modelInputs.trials[table.key] ?? [];
   const counting = rows.filter(({ standing }) => standing === 'counts');
   const unit = parseProduct(plan.unit);
   const values = counting.flatMap((trial): TrialValue[] => {
@@ -29,18 +29,18 @@ export function meanResult(plan: MeanPlan, material: ModelInputs): MeanResult {
   const lastPlace = places.length === 0 ? null : Math.max(...places);
   const shares = column.kind === 'derived' && sharesReadings(investigation, column, table);
   const formula = column.kind === 'derived' ? column.formula : column.key;
-  const inputs = new Inputs(material);
+  const inputs = new Inputs(modelInputs);
   const model = inResultUnit(
     shares ? inputs.overTrials(formula, table, counting) : inputs.atMeans(formula, table),
     plan,
   );
   // The result of the mean inputs, by the same formula.
   const ofMeans =
-    column.kind === 'derived' && !shares ? inUnit(atMeans(formula, table, material), unit) : null;
+    column.kind === 'derived' && !shares ? inUnit(atMeans(formula, table, modelInputs), unit) : null;
   const chosen = conventions.averaging === 'inputs' && ofMeans ? ofMeans.value : summary.mean;
   const value: Quantity = { value: chosen, lastPlace, unit, point: false };
   const other = conventions.averaging === 'inputs' ? summary.mean : (ofMeans?.value ?? null);
-  const made = stated(plan, material, {
+  const made = stated(plan, modelInputs, {
     value,
     ...instrumentUncertainty(model, conventions),
     typeA: shares ? null : typeAOf(summary, conventions),

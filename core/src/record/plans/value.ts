@@ -7,16 +7,16 @@ import { stated, type ValueResult } from '../result';
 import { atMeans } from './atMeans';
 
 /** A formula over the means of columns. */
-export function valueResult(plan: ValuePlan, material: ModelInputs): ValueResult {
-  const model = inResultUnit(new Inputs(material).atMeans(plan.formula, null), plan);
-  const value = inUnit(atMeans(plan.formula, null, material), parseProduct(plan.unit));
+export function valueResult(plan: ValuePlan, modelInputs: ModelInputs): ValueResult {
+  const model = inResultUnit(new Inputs(modelInputs).atMeans(plan.formula, null), plan);
+  const value = inUnit(atMeans(plan.formula, null, modelInputs), parseProduct(plan.unit));
   return {
     kind: 'value',
     plan,
     model,
-    ...stated(plan, material, {
+    ...stated(plan, modelInputs, {
       value,
-      ...instrumentUncertainty(model, material.conventions),
+      ...instrumentUncertainty(model, modelInputs.conventions),
       typeA: null,
       degrees: Infinity,
     }),
