@@ -2,12 +2,23 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect } from './people';
 
-/** axe finds nothing on the page as it stands. */
-export async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`),
-  ).toEqual([]);
+/** As wide as a laptop, and as a phone. */
+export const laptopAndPhone = [1280, 390] as const;
+
+/** axe finds nothing on the page as it stands. @param widths in which it is looked at; its own where none is said. */
+export async function clean(page: Page, widths?: readonly number[]): Promise<void> {
+  const size = page.viewportSize() ?? { width: 1280, height: 800 };
+  for (const width of widths ?? [size.width]) {
+    await page.setViewportSize({ ...size, width });
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze();
+    expect([
+      width,
+      ...violations.map(
+        ({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`,
+      ),
+    ]).toEqual([width]);
+  }
+  await page.setViewportSize(size);
 }
