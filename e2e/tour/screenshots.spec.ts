@@ -213,7 +213,7 @@ test('the teacher’s screens', async ({ page, browser }) => {
   await answerAsClass(browser, ['37.2', '37.3', '37.1', '38.6', '37.2', '42.2', '38.5', '37.0']);
   await page.getByText('8 answers.').waitFor();
   await page.getByRole('button', { name: 'Reveal the answer' }).click();
-  await shoot(page, 'class-show');
+  await shoot(page, 'class-question');
   await page.getByRole('link', { name: 'Class', exact: true }).click();
   await page.getByRole('link', { name: 'Investigations' }).click();
   await page.getByRole('heading', { name: 'Ready-made' }).waitFor();

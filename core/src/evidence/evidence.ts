@@ -107,7 +107,9 @@ export function masteryOf(kind: string, tries: readonly FirstTry[]): Mastery {
     'shaky',
     right === recent.length
       ? `the last ${recent.length} right, but not those before`
-      : `${recent.length - right} of your last ${recent.length} wrong at the first try`,
+      : recent.length === 1
+        ? 'the one so far wrong at the first try'
+        : `${recent.length - right} of your last ${recent.length} wrong at the first try`,
   );
 }
 
