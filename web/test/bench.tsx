@@ -9,6 +9,7 @@ import {
   NotReady,
   presetComparison,
   partsAsked,
+  readingOf,
   presetNamed,
   type Conventions,
   type InstrumentKind,
@@ -104,7 +105,7 @@ export async function atTheBench({
       ],
       suggestion: null,
     },
-    'GET /api/question': { show: null },
+    'GET /api/question': { question: null },
     'GET /api/bench/settings/s': () => ({
       id: 's',
       kind,
@@ -115,6 +116,7 @@ export async function atTheBench({
       unitChoices: instrument.unitChoices,
       picture: instrument.picture(found),
       parts: parts.map(({ key, heading, unit }) => ({ key, heading, unit })),
+      judged: readingOf(instrument, found, conventions).step.judged,
       mayHear: false,
       shown: false,
       attempts,
@@ -122,7 +124,7 @@ export async function atTheBench({
       ...over,
     }),
     'POST /api/bench/settings/s/attempts': tried,
-    'GET /api/bench/settings/s/schools': { presets: presetComparison(instrument, found) },
+    'GET /api/bench/settings/s/presets': { presets: presetComparison(instrument, found) },
     ...answers,
   });
   const view = open(

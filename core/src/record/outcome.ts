@@ -2,16 +2,23 @@ import type { Conventions } from '../conventions';
 import type { Quantity } from '../figures';
 import { sentenceOf } from './formula';
 import { Unfinished, type ModelInputs } from './inputs';
-import type { Investigation, ResultPlan } from './investigation';
+import type { Investigation, ResultPlan, Table } from './investigation';
 import { resultOf } from './plans';
 import type { Result } from './result';
 import type { Cell } from './table';
+import { tablesBehind } from './tablesBehind';
 import { meanOf, TrialEvaluator, type Trial } from './trials';
 
-export type ResultState =
+type Reckoning =
   | { readonly state: 'open'; readonly plan: ResultPlan; readonly why: string }
   | { readonly state: 'refused'; readonly plan: ResultPlan; readonly why: string }
   | { readonly state: 'reckoned'; readonly plan: ResultPlan; readonly result: Result };
+
+/** How far a result has come. */
+export type ResultState = Reckoning & {
+  /** How many trials of its own tables are still wanted before it counts. */
+  readonly trialsWanted: number;
+};
 
 export interface Outcome {
   /** Trials of every table, by its key. */
@@ -67,18 +74,20 @@ export class OutcomeEvaluator {
     const modelInputs: ModelInputs = { investigation, conventions, trials, means };
     const counted = (key: string) =>
       (trials[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
+    const wantedOf = (tables: readonly Table[]) =>
+      tables.reduce((sum, { key, trials: wanted }) => sum + Math.max(0, wanted - counted(key)), 0);
     return (this.#last = {
       trials,
       means,
-      results: investigation.results.map((plan) => stateOf(plan, modelInputs)),
+      results: investigation.results.map((plan) => ({
+        ...stateOf(plan, modelInputs),
+        trialsWanted: wantedOf(tablesBehind(investigation, plan)),
+      })),
       complete: investigation.tables.reduce(
         (sum, { key, trials: wanted }) => sum + Math.min(wanted, counted(key)),
         0,
       ),
-      trialsWanted: investigation.tables.reduce(
-        (sum, { key, trials: wanted }) => sum + Math.max(0, wanted - counted(key)),
-        0,
-      ),
+      trialsWanted: wantedOf(investigation.tables),
     });
   }
 }
@@ -90,7 +99,7 @@ export const outcomeOf = (
   conventions: Conventions,
 ): Outcome => new OutcomeEvaluator(investigation, conventions).outcomeOf(cells);
 
-function stateOf(plan: ResultPlan, modelInputs: ModelInputs): ResultState {
+function stateOf(plan: ResultPlan, modelInputs: ModelInputs): Reckoning {
   try {
     return { state: 'reckoned', plan, result: resultOf(plan, modelInputs) };
   } catch (error) {

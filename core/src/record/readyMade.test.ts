@@ -77,6 +77,26 @@ describe('investigations that come with the app', () => {
     });
   });
 
+  it('oil: each result waits for the trials of its own tables', () => {
+    const wanted = (entries: readonly Entry[]) =>
+      outcome(lampOil, entries).results.map(({ plan, trialsWanted }) => [plan.key, trialsWanted]);
+    const fills = rows(lampOil, 'V M', '20.0 77.20', '40.0 93.20', '60.0 109.20', '80.0 125.20');
+    const vessel = rows(lampOil, 'empty', '61.20', '61.21', '61.19');
+    // Three weighings of the empty vessel and five fills are wanted; the line goes through the fills alone.
+    expect(wanted([])).toEqual([
+      ['slope', 5],
+      ['rho', 8],
+    ]);
+    expect(wanted(fills)).toEqual([
+      ['slope', 1],
+      ['rho', 4],
+    ]);
+    expect(wanted([...vessel, ...fills])).toEqual([
+      ['slope', 1],
+      ['rho', 1],
+    ]);
+  });
+
   it('brine in portions: a weighing in the middle makes one portion too large and the next too small', () => {
     const even = rows(
       panBrine,

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { parseExpression } from '../figures';
 import {
   budgetOf,
+  greatestIn,
   mainLines,
   compiled,
   dualOf,
@@ -158,6 +159,18 @@ it('a budget has the largest share first, its shares sum to one, and halving is 
   // 0.4 halved: √(0.2² + 0.3²).
   expect(lines[0]!.ifHalved).toBeCloseTo(Math.hypot(0.2, 0.3), 12);
   expect(budgetOf([{ source: 'none', contribution: 0 }])[0]!.share).toBe(0);
+});
+
+it('what counts alike is told together', () => {
+  const lines = (...sizes: readonly number[]) =>
+    budgetOf(sizes.map((contribution, at) => ({ source: `source ${at}`, contribution })));
+  // Three of 3 and one of 0.1: halved, √(3 · 1.5² + 0.1²) = √6.76.
+  const alike = greatestIn(lines(3, -3, 3, 0.1));
+  expect(alike?.sources).toEqual(['source 0', 'source 1', 'source 2']);
+  expect(alike?.ifHalved).toBeCloseTo(2.6, 12);
+  // 16 and 9 parts of 25 are not alike: √(2² + 3²).
+  expect(greatestIn(lines(4, 3))).toEqual({ sources: ['source 0'], ifHalved: Math.sqrt(13) });
+  expect([greatestIn([]), greatestIn(lines(0))]).toEqual([null, null]);
 });
 
 it('shows of a budget the ten largest lines, and none that adds next to nothing', () => {

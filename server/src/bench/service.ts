@@ -21,6 +21,7 @@ import {
   presetComparison,
   parseNumber,
   plainestEnough,
+  readingOf,
   seeded,
   type ExerciseNamed,
 } from '@green-beam/core';
@@ -102,6 +103,7 @@ function answerWith({ spoken }: Caller, station: Station, tries: readonly Try<'s
     unitChoices: instrument.unitChoices,
     picture: instrument.picture(setting),
     parts: partsOf(station).map(({ key, heading, unit }) => ({ key, heading, unit })),
+    judged: readingOf(instrument, setting, station.conventions).step.judged,
     mayHear: spoken,
     shown: laid.questionId !== null,
     attempts: tries.map((own) => answerTo(station, { own, all: tries })),

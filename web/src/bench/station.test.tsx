@@ -51,6 +51,15 @@ describe('a setting to read', () => {
     expect(reading()).toHaveAccessibleDescription('Four figures, two decimals.');
   });
 
+  it.each([
+    ['electronic-balance', /every digit that it shows, zeros at the end too/],
+    ['vernier-caliper', /that its lines give; nothing is estimated/],
+    ['graduated-cylinder', /and the one that you estimate/],
+  ] as const)('asks for what a %s gives, and no more', async (kind, words) => {
+    await atTheBench({ kind, mode: 'read' });
+    expect(reading()).toHaveAccessibleDescription(words);
+  });
+
   it('sends nothing while nothing is written', async () => {
     const { user, sent } = await atTheBench(cylinder);
     await user.click(button('Check reading'));

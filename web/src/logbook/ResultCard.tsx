@@ -3,7 +3,8 @@ import {
   resultElsewhere,
   resultWorking,
   trialWorking,
-  type BudgetLine,
+  greatestIn,
+  type Greatest,
   type PercentError,
   type Result,
   type ResultState,
@@ -37,7 +38,7 @@ export function ResultCard({
     );
   }
   const { result } = state;
-  const { trialsWanted } = book.outcome;
+  const { trialsWanted } = state;
   return (
     <section aria-label={title} className="border-t-2 border-ink pt-4">
       <div className="flex flex-wrap items-baseline gap-x-6">
@@ -109,24 +110,30 @@ function Workings({
 
 /** Where the uncertainty comes from, and what would make it smaller. */
 function Uncertainty({ result: { budget, plusMinus, plan } }: { readonly result: Result }) {
-  const [first] = budget;
-  if (!plusMinus || !first) return null;
+  const greatest = greatestIn(budget);
+  if (!plusMinus || !greatest) return null;
   return (
     <div className="my-5 max-w-xl">
       <h3 className="mb-1 font-bold">Where the ± comes from</h3>
       <Budget budget={budget} />
       <p className="mt-1 text-sm text-soft">
-        Shares of the variance. {adviceOn(first, plan.unit)} Halving a small share changes nothing that is
+        Shares of the variance. {adviceOn(greatest, plan.unit)} Halving a small share changes nothing that is
         written.
       </p>
     </div>
   );
 }
 
-const adviceOn = ({ source, ifHalved }: BudgetLine, unit: string): string =>
-  source === 'scatter of the trials'
-    ? `The trials scatter most: four times as many would make it about ${rounded(ifHalved)} ${unit}.`
-    : `Most is ${source}, which more trials do not make smaller: with half of it the ± would be about ${rounded(ifHalved)} ${unit}.`;
+function adviceOn({ sources, ifHalved }: Greatest, unit: string): string {
+  const then = `about ${rounded(ifHalved)} ${unit}`;
+  const [source, ...others] = sources;
+  const last = others.at(-1);
+  if (last !== undefined)
+    return `These count alike: ${[source, ...others.slice(0, -1)].join(', ')} and ${last}. With half of each the ± would be ${then}.`;
+  return source === 'scatter of the trials'
+    ? `The trials scatter most: four times as many would make it ${then}.`
+    : `Most is ${source}, which more trials do not make smaller: with half of it the ± would be ${then}.`;
+}
 
 const rounded = (value: number): string => String(globalThis.Number(value.toPrecision(2)));
 

@@ -107,6 +107,14 @@ const wayWords: Readonly<Record<Conventions['combining'], string>> = {
 /** A result of a formula, whose inputs can be put together otherwise. */
 type OfModel = MeanResult | ValueResult;
 
+/** One way of combining: what it gives, or why it gives nothing. */
+interface Row {
+  readonly way: Conventions['combining'];
+  readonly words: string;
+  readonly text?: string;
+  readonly why?: string;
+}
+
 /** Every way of combining, with the same inputs. */
 function Ways({ book, result }: { readonly book: Book; readonly result: OfModel }) {
   const { conventions } = book.answer;
@@ -118,11 +126,12 @@ function Ways({ book, result }: { readonly book: Book; readonly result: OfModel 
         Conventions['combining'],
         () => number,
       ][]
-    ).map(([way, reckon]) => {
+    ).map(([way, reckon]): Row => {
       const words = questions.combining.answers[way];
       if (way === 'figures-only') return { way, words, text: `${valueText} ${plan.unit}` };
       const size = tried(() => combineTypeAandB(typeA ?? 0, reckon(), conventions));
-      if (size === null || size <= 0) return { way, words, text: '–' };
+      if (typeof size === 'string') return { way, words, why: size };
+      if (size <= 0) return { way, words, why: 'Nothing is left to combine.' };
       const { text } = writePlusMinus(
         value.value,
         new Decimal(size),
@@ -137,15 +146,19 @@ function Ways({ book, result }: { readonly book: Book; readonly result: OfModel 
       <h3 className="mb-1 font-bold">All ways of combining, side by side</h3>
       <table className="w-full">
         <tbody>
-          {rows.map(({ way, words, text }) => (
+          {rows.map(({ way, words, text, why }) => (
             <tr key={way} className="border-t border-rule align-top">
               <th scope="row" className="py-1 pr-3 text-left font-normal first-letter:uppercase">
                 {words}
                 {way === conventions.combining && <strong> – your class’s way</strong>}
                 <span className="block text-sm text-soft">{wayWords[way]}</span>
               </th>
-              <td className="py-1 text-right whitespace-nowrap">
-                <Stated text={text} />
+              <td className="py-1 pl-3 text-right">
+                {text === undefined ? (
+                  <span className="text-sm text-soft">{why}</span>
+                ) : (
+                  <Stated text={text} className="whitespace-nowrap" />
+                )}
               </td>
             </tr>
           ))}
@@ -155,12 +168,13 @@ function Ways({ book, result }: { readonly book: Book; readonly result: OfModel 
   );
 }
 
-/** Too many corners for one way is no reason to show none. */
-function tried(reckon: () => number): number | null {
+/** Where one way cannot be reckoned, why; the others are shown all the same. */
+function tried(reckon: () => number): number | string {
   try {
     return reckon();
-  } catch {
-    return null;
+  } catch (error) {
+    if (error instanceof RangeError) return error.message;
+    throw error;
   }
 }
 

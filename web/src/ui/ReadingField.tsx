@@ -1,4 +1,4 @@
-import { parseNumber } from '@green-beam/core';
+import { parseNumber, type Judged } from '@green-beam/core';
 import clsx from 'clsx';
 import type { InputHTMLAttributes, Ref } from 'react';
 import { doubtfulAt } from './Figure';
@@ -71,9 +71,19 @@ const largeText = (length: number): string => {
 const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 const count = (n: number, noun: string): string => `${words[n] ?? n} ${noun}${n === 1 ? '' : 's'}`;
 
-/** What the writing says of itself: its figures and decimals, or what could not be understood. */
-export function describeWriting(text: string): string {
-  if (text.trim() === '') return 'Write every digit that you can see, and the one that you estimate.';
+const everyDigit: Readonly<Record<Judged, string>> = {
+  estimate: 'Write every digit that you can see, and the one that you estimate.',
+  'line below': 'Write the line at or below it; your class estimates nothing here.',
+  'least count': 'Write every digit that its lines give; nothing is estimated.',
+  digits: 'Write every digit that it shows, zeros at the end too.',
+};
+
+/**
+ * What the writing says of itself: its figures and decimals, or what could not be understood.
+ * @param judged how the class reads the scale, for what to write while nothing is written
+ */
+export function describeWriting(text: string, judged: Judged = 'estimate'): string {
+  if (text.trim() === '') return everyDigit[judged];
   const parsed = parseNumber(text);
   if (!parsed.ok) return parsed.problem.message;
   const { figures, decimals } = parsed.number;

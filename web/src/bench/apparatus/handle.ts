@@ -14,6 +14,14 @@ export interface HandleSettings {
   readonly onDrop?: () => void;
 }
 
+/** Whichever way a handle goes, either pair of arrows moves it, as a slider’s do. */
+const directions: Readonly<Record<string, 1 | -1 | undefined>> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+};
+
 /** Makes a part of a drawing something to take in hand: by pointer, touch or keys. */
 export function handleProps({
   label,
@@ -24,8 +32,6 @@ export function handleProps({
   onDrag,
   onDrop,
 }: HandleSettings): SVGProps<SVGGElement> {
-  const forward = along === 'x' ? 'ArrowRight' : 'ArrowUp';
-  const back = along === 'x' ? 'ArrowLeft' : 'ArrowDown';
   return {
     role: 'slider',
     tabIndex: 0,
@@ -38,9 +44,10 @@ export function handleProps({
     style: { cursor: 'grab', touchAction: 'none' },
     onKeyDown: (event: KeyboardEvent<SVGGElement>) => {
       if (event.key === 'Escape') return event.currentTarget.blur();
-      if (event.key !== forward && event.key !== back) return;
+      const direction = directions[event.key];
+      if (direction === undefined) return;
       event.preventDefault();
-      onStep(event.key === forward ? 1 : -1, event.shiftKey);
+      onStep(direction, event.shiftKey);
     },
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
       // Else every movement would come twice, once more as that of a mouse.

@@ -146,7 +146,7 @@ describe('a beam balance in hand', () => {
     await atTheBench({ kind: 'four-beam-balance' });
     const rider = slider(/0 to 1 g/);
     rider.focus();
-    keys(rider, 'ArrowUp', 3);
+    keys(rider, 'PageUp', 3);
     expect(rider).toHaveAttribute('aria-valuenow', '0');
     keys(rider, 'Escape');
     expect(rider).not.toHaveFocus();
@@ -162,6 +162,19 @@ describe('calipers and the micrometer in hand', () => {
     expect(await screen.findByText(/It does not touch the object yet/)).toBeVisible();
     until(slider('Sliding jaw'), 'ArrowLeft', () => said().includes('The jaws touch the object.'));
     await readsRightly(bench);
+  });
+
+  it('a jaw goes by either pair of arrows', async () => {
+    await atTheBench({ kind: 'vernier-caliper', seed: 3 });
+    const at = () => slider('Sliding jaw').getAttribute('aria-valuenow');
+    const before = at();
+    keys(slider('Sliding jaw'), 'ArrowUp', 20);
+    expect(at()).not.toBe(before);
+    keys(slider('Sliding jaw'), 'ArrowLeft', 20);
+    expect(at()).toBe(before);
+    keys(slider('Sliding jaw'), 'ArrowRight', 20);
+    keys(slider('Sliding jaw'), 'ArrowDown', 20);
+    expect(at()).toBe(before);
   });
 
   it('a locked jaw stays', async () => {
