@@ -50,7 +50,7 @@ export const claims: Drill = {
     // A ruler in millimetres is written in centimetres here: its step goes with it.
     const step = size.times(unit === 'cm' ? '0.1' : '1');
     const whole = random.whole(kind === 'thermometer' ? 12 : 8, kind === 'thermometer' ? 60 : 44);
-    // Half of them end in a zero: it claims as much as any other digit.
+    // A zero at the end claims as much as any other digit, so it is met often.
     const steps = random.chance(0.5) ? 10 * random.whole(1, 8) : random.whole(11, 98);
     const decimals = step.decimalPlaces();
     const value = new Decimal(whole).plus(new Decimal(steps).times(step).mod(1));

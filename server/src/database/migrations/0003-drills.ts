@@ -2,14 +2,29 @@ import { DataTypes, type QueryInterface } from 'sequelize';
 
 const { UUID, TEXT, INTEGER, JSONB, DATE } = DataTypes;
 
+const to = (table: string, allowNull = false) => ({
+  type: UUID,
+  allowNull,
+  references: { model: table, key: 'id' },
+});
+const needed = <T>(type: T) => ({ type, allowNull: false });
+
 /** Drills of the written-number workshop, and calculations that are kept in a logbook. */
 export async function up(query: QueryInterface): Promise<void> {
-  const to = (table: string, allowNull = false) => ({
-    type: UUID,
-    allowNull,
-    references: { model: table, key: 'id' },
+  await createDrills(query);
+  await query.createTable('kept_calculations', {
+    id: { type: UUID, primaryKey: true },
+    logbook_id: to('logbooks'),
+    person_id: to('people'),
+    expression: needed(TEXT),
+    result: needed(TEXT),
+    created_at: needed(DATE),
   });
-  const needed = <T>(type: T) => ({ type, allowNull: false });
+  await query.addIndex('kept_calculations', ['logbook_id']);
+}
+
+/** The tables of drills, for here and for whoever goes back behind the tables that took their place. */
+export async function createDrills(query: QueryInterface): Promise<void> {
   await query.createTable('drill_items', {
     id: { type: UUID, primaryKey: true },
     person_id: to('people'),
@@ -31,15 +46,6 @@ export async function up(query: QueryInterface): Promise<void> {
   });
   await query.addIndex('drill_attempts', ['item_id', 'ordinal'], { unique: true });
   await query.addIndex('drill_attempts', ['person_id', 'created_at']);
-  await query.createTable('kept_calculations', {
-    id: { type: UUID, primaryKey: true },
-    logbook_id: to('logbooks'),
-    person_id: to('people'),
-    expression: needed(TEXT),
-    result: needed(TEXT),
-    created_at: needed(DATE),
-  });
-  await query.addIndex('kept_calculations', ['logbook_id']);
 }
 
 export async function down(query: QueryInterface): Promise<void> {

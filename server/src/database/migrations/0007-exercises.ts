@@ -1,14 +1,7 @@
 import { houseRules, readStored } from '@green-beam/contract';
 import { drillOf, exerciseFormat, makeItem, presetNamed, type Conventions } from '@green-beam/core';
-import { DataTypes, QueryTypes, type QueryInterface } from 'sequelize';
-
-const { UUID, TEXT, INTEGER, JSONB, DATE } = DataTypes;
-const needed = <T>(type: T) => ({ type, allowNull: false });
-const to = (table: string, allowNull = false) => ({
-  type: UUID,
-  allowNull,
-  references: { model: table, key: 'id' },
-});
+import { QueryTypes, type QueryInterface } from 'sequelize';
+import { createDrills } from './0003-drills';
 
 /** One table for what was asked, whole, and one for what was answered, whatever it was. */
 export async function up(query: QueryInterface): Promise<void> {
@@ -88,27 +81,7 @@ export async function down(query: QueryInterface): Promise<void> {
   const run = async (...statements: readonly string[]) => {
     for (const statement of statements) await sequelize.query(statement);
   };
-  await query.createTable('drill_items', {
-    id: { type: UUID, primaryKey: true },
-    person_id: to('people'),
-    conventions_id: to('class_conventions', true),
-    kind: needed(TEXT),
-    level: needed(INTEGER),
-    seed: needed(INTEGER),
-    created_at: needed(DATE),
-  });
-  await query.createTable('drill_attempts', {
-    id: { type: UUID, primaryKey: true },
-    item_id: to('drill_items'),
-    person_id: to('people'),
-    ordinal: needed(INTEGER),
-    text: needed(TEXT),
-    unit: needed(TEXT),
-    verdict: needed(JSONB),
-    created_at: needed(DATE),
-  });
-  await query.addIndex('drill_attempts', ['item_id', 'ordinal'], { unique: true });
-  await query.addIndex('drill_attempts', ['person_id', 'created_at']);
+  await createDrills(query);
   for (const column of ['person_id', 'conventions_id']) await query.addIndex('drill_items', [column]);
   await query.removeIndex('exercises', ['person_id', 'kind']);
   await run(

@@ -23,9 +23,9 @@ import {
   takeQuestion,
   teacherSignIn,
   whichInstrument,
-} from './requests';
-import { at, paths } from './paths';
-import { problems } from './problems';
+} from '.';
+import { at, paths } from '../paths';
+import { problems } from '../problems';
 
 const id = '3f2b8c1e-5d4a-4b6c-8e9f-0a1b2c3d4e5f';
 const long = (length: number) => 'x'.repeat(length);

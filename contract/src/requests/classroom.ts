@@ -1,0 +1,53 @@
+import { mixed, array, boolean, number, object, type InferType } from 'yup';
+import { houseRules } from '../houseRules';
+import { clientId, named, shortText } from './fields';
+
+export const studentChange = object({
+  spoken: boolean().strict().required('Say whether the scale may be described.'),
+}).noUnknown();
+
+export const newInvestigation = object({
+  id: clientId,
+  /** The version that it replaces, if it is one of the class’s own. */
+  replaces: clientId.nullable().default(null).notRequired(),
+  /** Checked by `checkInvestigationFile`. */
+  body: mixed<object>((value): value is object => typeof value === 'object' && value !== null).required(
+    'The investigation is missing.',
+  ),
+}).noUnknown();
+
+export const investigationChange = object({
+  retired: boolean().strict().required('Say whether it is still set.'),
+}).noUnknown();
+
+export const newClass = object({
+  name: named('name of the class', 60),
+  /** The ready-made house rules that it begins with. */
+  preset: shortText('preset', 60),
+}).noUnknown();
+
+/** A new version of a class's house rules, made from the one that was seen. */
+export const newHouseRules = object({
+  rules: houseRules.required('The rules are missing.'),
+  from: number().integer().min(1).required('Say from which version.'),
+}).noUnknown();
+
+export const newStudents = object({
+  names: array(named('name', 60))
+    .min(1, 'Write at least one name.')
+    .max(60, 'At most 60 names at once.')
+    .required('Write at least one name.'),
+}).noUnknown();
+
+export const newSlips = object({
+  studentIds: array(clientId).max(200).nullable().default(null),
+  everyone: boolean().default(false),
+}).noUnknown();
+
+export type NewInvestigation = InferType<typeof newInvestigation>;
+export type NewClass = InferType<typeof newClass>;
+export type NewHouseRules = InferType<typeof newHouseRules>;
+export type NewStudents = InferType<typeof newStudents>;
+export type NewSlips = InferType<typeof newSlips>;
+export type InvestigationChange = InferType<typeof investigationChange>;
+export type StudentChange = InferType<typeof studentChange>;

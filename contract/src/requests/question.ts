@@ -1,0 +1,25 @@
+import { object, type InferType } from 'yup';
+import { clientId, named, needed, shortText } from './fields';
+
+export const newClassQuestion = object({
+  id: clientId,
+  kind: needed('kind of instrument', 40),
+  model: needed('model', 60),
+  /** What it should indicate; null lets chance choose. */
+  indicates: shortText('reading', 60).nullable().default(null),
+}).noUnknown();
+
+export const newStationQuestion = object({
+  id: clientId,
+  kind: needed('kind of instrument', 40),
+  model: needed('model', 60),
+  tag: named('label', 40),
+  reading: needed('reading', 60),
+  tolerance: needed('tolerance', 60),
+}).noUnknown();
+
+export const takeQuestion = object({ id: clientId }).noUnknown();
+
+export type NewClassQuestion = InferType<typeof newClassQuestion>;
+export type NewStationQuestion = InferType<typeof newStationQuestion>;
+export type TakeQuestion = InferType<typeof takeQuestion>;
