@@ -8,6 +8,9 @@ import type { AuditTable } from '../record';
 /** The version of the form in which what was asked is kept. */
 export const exerciseFormat = 1;
 
+/** Tries at one exercise before its answer is told. */
+export const triesAllowed = 3;
+
 /** What was put before a person, whole: how it is made may change, what was asked does not. */
 export type Exercise =
   /** An apparatus to read, or to handle first. */

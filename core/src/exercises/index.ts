@@ -6,7 +6,7 @@ import { settingKind } from './setting';
 import { tableKind } from './table';
 
 export type * from './exercise';
-export { exerciseFormat } from './exercise';
+export { exerciseFormat, triesAllowed } from './exercise';
 export { apparatusOf, asLeft, divisionOf } from './setting';
 
 /** Every kind of exercise; a new one is a file beside this one and a line here. */

@@ -27,12 +27,12 @@ import {
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
 import { layOut, ownExercise } from '../exercises/exercises';
-import { closed, leftAfter, takeTry, triesAllowed, triesAt, type Try } from '../exercises/tries';
+import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
 import { answerTo, handled, partsOf } from './judging';
-import { benchOf } from './tries';
+import { benchOf } from './shelf';
 
 export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAnswer> {
   return benchOf(await kept.practices.ofOne(who.id));
@@ -92,7 +92,6 @@ export const settingAnswer = async (
 
 function answerWith({ spoken }: Caller, station: Station, tries: readonly Try<'setting'>[]): SettingAnswer {
   const { laid, instrument, setting } = station;
-  const last = tries.at(-1);
   return {
     id: laid.id,
     kind: instrument.kind,
@@ -107,7 +106,7 @@ function answerWith({ spoken }: Caller, station: Station, tries: readonly Try<'s
     mayHear: spoken,
     shown: laid.questionId !== null,
     attempts: tries.map((own) => answerTo(station, { own, all: tries })),
-    triesLeft: last ? leftAfter({ own: last, all: tries }) : triesAllowed,
+    triesLeft: leftOf(tries),
   };
 }
 

@@ -25,8 +25,12 @@ export async function loadDemo({ database, now }: Pick<Services, 'database' | 'n
     ...[teacher, coTeacher].map(({ password }) => hashSecret(password)),
     ...readers.map(({ name }) => hashSecret(demoPassphrase(name))),
   ]);
-  const furtherSecrets = await Promise.all(
-    furtherClasses.flatMap(({ students }) => students.map((name) => hashSecret(demoPassphrase(name)))),
+  const furtherSecrets = new Map(
+    await Promise.all(
+      furtherClasses
+        .flatMap(({ students }) => [...students])
+        .map(async (name) => [name, await hashSecret(demoPassphrase(name))] as const),
+    ),
   );
   // All of it or nothing: a start that is cut short leaves no half of a class behind.
   await sequelize.transaction(async (transaction) => {
@@ -111,16 +115,15 @@ async function makeClass(
 /** Classes of the same teacher that have only begun, each on other house rules. */
 async function makeFurtherClasses(
   models: Models,
-  hashes: readonly string[],
+  hashes: ReadonlyMap<string, string>,
   now: Date,
   within: Within,
 ): Promise<void> {
-  let nth = 0;
-  for (const { name, code, preset, students } of furtherClasses) {
+  for (const [nth, { name, code, preset, students }] of furtherClasses.entries()) {
     const id = idFor(`class ${code}`);
     const body = presetNamed(preset);
     await models.classes.create(
-      { id, name, code, createdAt: new Date(now.getTime() + ++nth * 1000) },
+      { id, name, code, createdAt: new Date(now.getTime() + (nth + 1) * 1000) },
       within,
     );
     await models.classStaff.create({ classId: id, personId: idFor('teacher'), role: 'owner' }, within);
@@ -128,7 +131,7 @@ async function makeFurtherClasses(
     await models.classConventions.create(conventionsOf, within);
     for (const student of students) {
       const personId = idFor(`student ${student}`);
-      const secretHash = hashes[students.length * (nth - 1) + students.indexOf(student as never)] ?? '';
+      const secretHash = hashes.get(student) ?? '';
       await models.people.create(
         { id: personId, role: 'student', name: student, address: null, secretHash },
         within,

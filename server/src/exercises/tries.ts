@@ -1,13 +1,16 @@
 import { readStored, storedTry } from '@green-beam/contract';
-import type { Answers, ExerciseOf, JudgedAnswer, Verdicts } from '@green-beam/core';
+import {
+  triesAllowed,
+  type Answers,
+  type ExerciseOf,
+  type JudgedAnswer,
+  type Verdicts,
+} from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import type { TryRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
-
-/** Tries at one exercise before the answer is told. */
-export const triesAllowed = 3;
 
 /** One try at an exercise. */
 export interface Try<Of extends ExerciseOf> extends JudgedAnswer<Verdicts[Of]> {
@@ -58,6 +61,12 @@ export const closed = (tries: readonly Try<ExerciseOf>[]): boolean =>
 export function leftAfter({ own, all }: Tried<ExerciseOf>): number {
   const until = all.filter(({ ordinal }) => ordinal <= own.ordinal);
   return closed(until) ? 0 : triesAllowed - until.length;
+}
+
+/** How many tries are left at an exercise as it stands. */
+export function leftOf<Of extends ExerciseOf>(all: readonly Try<Of>[]): number {
+  const own = all.at(-1);
+  return own ? leftAfter({ own, all }) : triesAllowed;
 }
 
 /**

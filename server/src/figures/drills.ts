@@ -18,7 +18,7 @@ import {
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
 import { layOut, ownExercise } from '../exercises/exercises';
-import { leftAfter, takeTry, triesAllowed, triesAt, type Tried } from '../exercises/tries';
+import { leftAfter, leftOf, takeTry, triesAt, type Tried } from '../exercises/tries';
 import { rejectRangeErrors } from '../http/problem';
 import type { Laid } from '../kept/laid';
 import type { Services } from '../services';
@@ -67,7 +67,6 @@ export async function drillAnswer(services: Services, laid: Laid<'drill'>): Prom
   const { id, exercise } = laid;
   const tries = await triesAt(services, 'drill', id);
   const { kind, item } = exercise;
-  const last = tries.at(-1);
   return {
     id,
     kind,
@@ -78,7 +77,7 @@ export async function drillAnswer(services: Services, laid: Laid<'drill'>): Prom
     unitChoices: item.unitChoices,
     choices: item.choices ?? null,
     attempts: tries.map((own) => answerTo(laid, { own, all: tries })),
-    triesLeft: last ? leftAfter({ own: last, all: tries }) : triesAllowed,
+    triesLeft: leftOf(tries),
   };
 }
 

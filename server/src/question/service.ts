@@ -220,9 +220,10 @@ async function currentQuestion({ database }: Services, classId: string): Promise
 
 const settingOf = ({ setting }: ClassQuestionRow): Setting => readStored(storedSetting, setting, 'setting');
 
-const lineOf = ({ id, kind, model, setting: kept }: ClassQuestionRow): QuestionLine => {
+const lineOf = (row: ClassQuestionRow): QuestionLine => {
+  const { id, kind, model } = row;
   const instrument = instrumentOf(kind);
-  const setting = readStored(storedSetting, kept, 'setting');
+  const setting = settingOf(row);
   return {
     id,
     kind,

@@ -4,6 +4,7 @@ import {
   readyMade,
   rearrangings,
   rearrangingsIn,
+  triesAllowed,
   type Rearranging,
   type WorkedVerdict,
 } from '@green-beam/core';
@@ -17,9 +18,6 @@ import { FieldTrouble } from '../ui/FieldTrouble';
 import { ChoiceField } from '../ui/fields';
 import { FiguresPage } from './Figures';
 import { useKeepTry } from './useKeepTry';
-
-/** So many tries at one formula are kept. */
-const mostTries = 3;
 
 const Tex = lazy(() => import('../ui/Tex'));
 
@@ -78,7 +76,7 @@ function OneFormula({ item, onNext }: { readonly item: Rearranging; readonly onN
     if (said.outcome === 'unreadable') return;
     setTries(tries + 1);
     // What was done with steps in sight tells nothing of what somebody can do.
-    if (steps === 0 && tries < mostTries)
+    if (steps === 0 && tries < triesAllowed)
       keepRearranged({ exerciseId, formula: item.formula, wanted: item.wanted, text });
   };
   return (
