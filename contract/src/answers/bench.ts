@@ -2,7 +2,6 @@ import type {
   Choice,
   Conventions,
   InstrumentKind,
-  Judged,
   Mode,
   PartMastery,
   PartVerdict,
@@ -61,8 +60,8 @@ export interface SettingAnswer {
   readonly picture: Picture;
   /** The columns that the class writes the reading in; empty where it is written as one number. */
   readonly parts: readonly { readonly key: string; readonly heading: string; readonly unit: string }[];
-  /** How the class reads it: by eye between its lines, or nothing estimated. */
-  readonly judged: Judged;
+  /** True where the class reads it by eye between its lines. */
+  readonly estimated: boolean;
   /** True where the teacher allows the scale near the pointer to be told in words. */
   readonly mayHear: boolean;
   /** True for a go at what the teacher shows. */

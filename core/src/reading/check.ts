@@ -75,6 +75,10 @@ export function readingOf(
   return { instrument, setting, conventions, unit, step, rule };
 }
 
+/** True where a reader of this class judges by eye between two lines; not where a line, a screw or a display gives the last digit. */
+export const isEstimated = ({ rule }: Pick<Reading, 'rule'>): boolean =>
+  rule.judged === 'estimate' && rule.step < rule.d * (1 - 1e-9);
+
 /**
  * Checks a reading: text in, verdict out. A correct reading is never called wrong.
  * @param unitText the unit that was chosen beside the number; '' when none was. A unit in the text goes before it.

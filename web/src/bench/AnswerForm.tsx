@@ -84,7 +84,7 @@ export function AnswerForm({
         <UnitChoice choices={setting.unitChoices} unit={unit} disabled={finished} onChoose={setUnit} />
       </div>
       <p id={hintId} className="-mt-3 text-sm text-soft">
-        {describeWriting(text, setting.judged)}
+        {describeWriting(text, setting.estimated)}
         {unit === '' && text.trim() !== '' && ' Choose the unit.'}
       </p>
       {latest && !tries.waiting && <VerdictPanel attempt={latest} />}

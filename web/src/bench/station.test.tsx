@@ -52,8 +52,11 @@ describe('a setting to read', () => {
   });
 
   it.each([
-    ['electronic-balance', /every digit that it shows, zeros at the end too/],
-    ['vernier-caliper', /that its lines give; nothing is estimated/],
+    ['electronic-balance', /nothing is estimated here/],
+    ['vernier-caliper', /nothing is estimated here/],
+    // Its smallest lines are read, not between them.
+    ['three-beam-balance', /nothing is estimated here/],
+    ['volumetric-pipette', /nothing is estimated here/],
     ['graduated-cylinder', /and the one that you estimate/],
   ] as const)('asks for what a %s gives, and no more', async (kind, words) => {
     await atTheBench({ kind, mode: 'read' });

@@ -1,4 +1,4 @@
-import { parseNumber, type Judged } from '@green-beam/core';
+import { parseNumber } from '@green-beam/core';
 import clsx from 'clsx';
 import type { InputHTMLAttributes, Ref } from 'react';
 import { doubtfulAt } from './Figure';
@@ -71,19 +71,15 @@ const largeText = (length: number): string => {
 const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 const count = (n: number, noun: string): string => `${words[n] ?? n} ${noun}${n === 1 ? '' : 's'}`;
 
-const everyDigit: Readonly<Record<Judged, string>> = {
-  estimate: 'Write every digit that you can see, and the one that you estimate.',
-  'line below': 'Write the line at or below it; your class estimates nothing here.',
-  'least count': 'Write every digit that its lines give; nothing is estimated.',
-  digits: 'Write every digit that it shows, zeros at the end too.',
-};
-
 /**
  * What the writing says of itself: its figures and decimals, or what could not be understood.
- * @param judged how the class reads the scale, for what to write while nothing is written
+ * @param estimated whether the last digit is judged by eye, for what to write while nothing is written
  */
-export function describeWriting(text: string, judged: Judged = 'estimate'): string {
-  if (text.trim() === '') return everyDigit[judged];
+export function describeWriting(text: string, estimated = true): string {
+  if (text.trim() === '')
+    return estimated
+      ? 'Write every digit that you can see, and the one that you estimate.'
+      : 'Write every digit that counts, zeros at the end too; nothing is estimated here.';
   const parsed = parseNumber(text);
   if (!parsed.ok) return parsed.problem.message;
   const { figures, decimals } = parsed.number;
