@@ -10,33 +10,50 @@ import {
 } from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { EyeOnRail } from './eyeOnRail';
-import { Card, Liquid, signedRiseMm, type Tube } from './glassTube';
+import { Card, Liquid, levelled, signedRiseMm, type Tube } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
+import { Stroke } from './matter';
+import { radiusAt, smooth, Vessel, type Profile } from './vessel';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const beakerView = { width: 770, height: 640 } as const;
 
-const [middleX, floorY, tallest] = [320, 590, 470] as const;
+const [middleX, floorY, tallest, widest] = [340, 600, 540, 470] as const;
 
-/** Half the inner width at a height, in millimetres: a cone narrows toward its apex. */
-const halfWidthMm = ({ baseMm, apexMm }: BeakerModel, heightMm: number): number =>
-  (baseMm / 2) * (apexMm === null ? 1 : 1 - heightMm / apexMm);
+/** The inside of the whole vessel: a beaker goes straight up to its mouth, a cone ends in a neck. */
+export function beakerProfile(model: BeakerModel): Profile {
+  const { baseMm, apexMm, highest } = model;
+  const topMark = beakerHeightMm(model, Number(highest));
+  const half = baseMm / 2;
+  if (apexMm === null)
+    return [
+      [0, half],
+      [topMark * 1.24, half],
+    ];
+  const neck = half * (1 - topMark / apexMm);
+  return [
+    [0, half],
+    [topMark, neck],
+    ...smooth(topMark + 1, topMark + 10, neck * 0.99, neck * 0.94, 4),
+    [topMark + 42, neck * 0.94],
+  ];
+}
 
 function placed(picture: BeakerPicture) {
   const model = beakerModel(picture.model);
-  const top = beakerHeightMm(model, Number(model.highest)) * 1.15;
-  const px = Math.min(tallest / top, 440 / model.baseMm);
+  const profile = beakerProfile(model);
+  const top = profile.at(-1)?.[0] ?? 1;
+  const px = Math.min(tallest / top, widest / model.baseMm);
   const yOf = (ml: number) => floorY - beakerHeightMm(model, ml) * px;
-  const height = beakerHeightMm(model, picture.levelMl);
   const tube: Tube = {
     middleX,
-    radius: halfWidthMm(model, height) * px,
+    radius: radiusAt(profile, beakerHeightMm(model, picture.levelMl)) * px,
     levelY: yOf(picture.levelMl),
     lift: parallaxMm(model, picture.eyeMm) * px,
     rise: signedRiseMm(model, picture.surface) * px,
   };
-  return { model, px, top, yOf, tube };
+  return { model, profile, px, yOf, tube };
 }
 
 /** A beaker or a conical flask, whole and true to scale: its few marks are guides. */
@@ -49,31 +66,34 @@ export function Beaker({
   readonly card: boolean;
   readonly eyeProps?: SVGProps<SVGGElement>;
 }) {
-  const { model, px, top, yOf, tube } = placed(picture);
+  const { model, profile, px, yOf, tube } = placed(picture);
   const base = (model.baseMm / 2) * px;
-  const mouth = halfWidthMm(model, top) * px;
-  const rimY = floorY - top * px;
   const { d, labelEvery, lowest, highest } = scaleOf(model);
   const lines = Array.from({ length: Math.round((highest - lowest) / d) + 1 }, (_, at) => lowest + at * d);
+  const middle = tube.levelY - tube.lift;
   return (
     <g fontFamily={figureFont}>
+      <Stroke d={`M40 ${floorY + 5} H650`} colour="#3d6358" width={2} />
       {card && <Card {...tube} />}
       <path
-        d={`M${middleX - tube.radius} ${tube.levelY - tube.lift} H${middleX + tube.radius} L${middleX + base} ${floorY} H${middleX - base} Z`}
+        d={`M${middleX - tube.radius} ${middle} H${middleX + tube.radius} L${middleX + base} ${floorY} H${middleX - base} Z`}
         fill={ink.water}
-        fillOpacity={0.6}
+        fillOpacity={0.66}
       />
-      <Liquid tube={tube} bottomY={tube.levelY - tube.lift + 1} card={card} />
-      <path
-        d={`M${middleX - mouth - 12} ${rimY - 10} L${middleX - mouth} ${rimY} L${middleX - base} ${floorY} H${middleX + base} L${middleX + mouth} ${rimY} L${middleX + mouth + 12} ${rimY - 10}`}
-        fill="none"
-        stroke="#bcd2ca"
-        strokeWidth={5}
-        strokeLinejoin="round"
+      <Liquid tube={tube} bottomY={middle + 1} card={card} />
+      <Vessel
+        profile={profile}
+        x={middleX}
+        floorY={floorY}
+        px={px}
+        levelMm={null}
+        wall={5}
+        lip={model.apexMm === null ? 9 : 7}
+        spout={model.apexMm === null}
       />
       {lines.map((ml) => {
         const numbered = Math.abs(ml / labelEvery - Math.round(ml / labelEvery)) < 1e-9;
-        const x = middleX - 70;
+        const x = middleX - 60;
         return (
           <g key={ml} stroke="#ffffff" fill="#ffffff">
             <line
@@ -96,8 +116,8 @@ export function Beaker({
             {numbered && (
               <text
                 x={x + 100}
-                y={yOf(ml) + 6}
-                fontSize={19}
+                y={yOf(ml) + 7}
+                fontSize={21}
                 fontWeight={600}
                 stroke="#0b1411"
                 strokeWidth={5}
@@ -109,8 +129,15 @@ export function Beaker({
           </g>
         );
       })}
-      <text x={middleX - base} y={floorY + 30} fontSize={15} fontFamily={textFont} fill={ink.faintChalk}>
-        {`mL, ±${shown((Number(model.tolerance) / Number(model.id.split('-').at(-1))) * 100)} %`}
+      <text
+        x={middleX + 6}
+        y={floorY + 32}
+        textAnchor="middle"
+        fontSize={17}
+        fontFamily={textFont}
+        fill={ink.chalk}
+      >
+        {`mL, ± ${shown((Number(model.tolerance) / Number(model.id.split('-').at(-1))) * 100)} %`}
       </text>
       {eyeProps && <BeakerEye tube={tube} eyeMm={picture.eyeMm} {...eyeProps} />}
     </g>
@@ -124,8 +151,8 @@ function BeakerEye({
   ...handle
 }: { readonly tube: Tube; readonly eyeMm: number } & SVGProps<SVGGElement>) {
   return (
-    <g transform={`translate(0 ${tube.levelY - 330})`}>
-      <EyeOnRail tube={{ ...tube, levelY: 330 }} eyeMm={eyeMm} {...handle} />
+    <g transform={`translate(0 ${tube.levelY - levelled})`}>
+      <EyeOnRail tube={{ ...tube, levelY: levelled }} eyeMm={eyeMm} {...handle} />
     </g>
   );
 }
@@ -139,10 +166,10 @@ export function beakerSpots(picture: BeakerPicture): Spots {
   const { model, yOf, tube } = placed(picture);
   const { d, labelEvery } = scaleOf(model);
   const label = Math.floor(picture.levelMl / labelEvery + 1e-9) * labelEvery;
-  const x = middleX - 76;
+  const x = middleX - 66;
   return {
     level: { x: middleX, y: tube.levelY - tube.lift },
-    label: { x: middleX - 30, y: yOf(Math.max(label, d)) },
+    label: { x: middleX - 20, y: yOf(Math.max(label, d)) },
     spaces: {
       from: { x, y: yOf(label) },
       to: { x, y: yOf(label + labelEvery) },

@@ -2,10 +2,11 @@ import type { Beam as BeamOf } from '@green-beam/core';
 import { memo, type SVGProps } from 'react';
 import { ink, textFont } from './ink';
 import { Lines, type Line } from './lines';
+import { brass, steel, Stroke } from './matter';
 
 /** Where all beams begin and end, and how high each is. */
-export const [beamFrom, beamTo, beamHeight] = [150, 686, 46] as const;
-const [scaleFrom, scaleTo] = [beamFrom + 10, beamTo - 22];
+export const [beamFrom, beamTo, beamHeight] = [146, 696, 54] as const;
+const [scaleFrom, scaleTo] = [beamFrom + 13, beamTo - 36];
 
 /** Where on its beam a rider of so many grams stands. */
 export const riderX = ({ top }: Pick<BeamOf, 'top'>, grams: number): number =>
@@ -15,7 +16,7 @@ export const riderX = ({ top }: Pick<BeamOf, 'top'>, grams: number): number =>
 export const gramsAt = ({ top }: Pick<BeamOf, 'top'>, x: number): number =>
   Math.min(1, Math.max(0, (x - scaleFrom) / (scaleTo - scaleFrom))) * top;
 
-/** One beam with its lines or notches and their numbers. */
+/** One beam with its lines or notches along its upper edge, and their numbers where no rider comes. */
 export const Beam = memo(function Beam({ beam, y }: { readonly beam: BeamOf; readonly y: number }) {
   const { notch, top } = beam;
   const marks = notch === null ? 100 : top / notch;
@@ -24,85 +25,95 @@ export const Beam = memo(function Beam({ beam, y }: { readonly beam: BeamOf; rea
   const numbered = all.filter((mark) => notch !== null || mark % 10 === 0);
   const down = (marked: readonly number[], length: number): readonly Line[] =>
     marked.map((mark) => [xAt(mark), y, xAt(mark), y + length]);
+  const upper = notch === null ? '' : all.map((mark) => `H${xAt(mark) - 8} l8 12 l8 -12`).join(' ');
   return (
     <g>
-      <rect
-        x={beamFrom}
-        y={y}
-        width={beamTo - beamFrom}
-        height={beamHeight}
-        rx={2}
-        fill={ink.metal}
-        stroke={ink.metalEdge}
+      <path
+        d={`M${beamFrom} ${y} ${upper} H${beamTo} V${y + beamHeight} H${beamFrom} Z`}
+        fill={steel.base}
+        stroke={steel.edge}
       />
-      <rect x={beamFrom} y={y + 2} width={beamTo - beamFrom} height={4} fill="#eef3f1" />
+      <rect x={beamFrom} y={y + beamHeight - 5} width={beamTo - beamFrom} height={5} fill={steel.dark} />
       {notch === null ? (
         <>
-          <Lines lines={down(numbered, 20)} strokeWidth={1.4} />
+          <Stroke d={`M${beamFrom} ${y + 1.5} H${beamTo}`} colour={steel.light} width={2} />
+          <Lines lines={down(numbered, 23)} strokeWidth={1.4} />
           <Lines
             lines={[
               ...down(
                 all.filter((mark) => mark % 10 === 5),
-                15,
+                17,
               ),
               ...down(
                 all.filter((mark) => mark % 5 !== 0),
-                9,
+                10,
               ),
             ]}
           />
         </>
       ) : (
-        <path
-          d={all.map((mark) => `M${xAt(mark) - 7} ${y - 0.5}l7 10.5l7 -10.5`).join('')}
-          fill={ink.bench}
-          stroke={ink.metalEdge}
+        <Stroke
+          d={all.map((mark) => `M${xAt(mark)} ${y + 12} l8 -12`).join('')}
+          colour={steel.light}
+          width={2}
         />
       )}
-      <text y={y + 39} textAnchor="middle" fill={ink.ink} fontWeight={600}>
+      <text y={y + 43} textAnchor="middle" fill={ink.ink} fontWeight={600} fontSize={17}>
         {numbered.map((mark) => (
           <tspan key={mark} x={xAt(mark)}>
             {Number(((mark / marks) * top).toFixed(1))}
           </tspan>
         ))}
-      </text>
-      <text
-        x={beamTo - 4}
-        y={y + beamHeight + 16}
-        textAnchor="end"
-        fill={ink.faintChalk}
-        fontSize={13}
-        fontFamily={textFont}
-      >
-        {notch === null ? `g, 0 to ${top}` : `g, ${notch} to a notch`}
+        <tspan x={beamTo - 11} fontFamily={textFont} fontWeight={400}>
+          g
+        </tspan>
       </text>
     </g>
   );
 });
 
-/** A brass saddle whose tip points at the scale; on a notched beam the tip drops into the notch. */
+/**
+ * A brass saddle whose tip points at the scale; on a notched beam the tip drops into the notch. It fits between the
+ * beams, so that it never hides a number.
+ */
 export function Rider({
   beam,
   beamY,
   grams,
+  room,
   ...handle
-}: { readonly beam: BeamOf; readonly beamY: number; readonly grams: number } & SVGProps<SVGGElement>) {
+}: {
+  readonly beam: BeamOf;
+  readonly beamY: number;
+  readonly grams: number;
+  /** How high it may be. */
+  readonly room: number;
+} & SVGProps<SVGGElement>) {
   const x = riderX(beam, grams);
   const { notch } = beam;
   const seated = notch !== null && Math.abs(grams / notch - Math.round(grams / notch)) < 1e-6;
-  const y = beamY + (seated ? 7 : 0);
+  const height = room + (notch === null ? -2 : 4);
+  const tip = Math.min(14, height * 0.45);
   return (
-    <g {...handle} transform={`translate(${x} ${y})`}>
-      <rect x={-22} y={-48} width={44} height={54} fill="transparent" />
+    <g {...handle} transform={`translate(${x} ${beamY + (seated ? 9 : 0)})`}>
+      <rect
+        x={-22}
+        y={-Math.max(44, height)}
+        width={44}
+        height={Math.max(44, height) + 8}
+        fill="transparent"
+      />
       <path
-        d="M-14 -40 H14 V-14 L0 0 L-14 -14 Z"
-        fill={ink.brassMetal}
-        stroke={ink.brassEdge}
+        d={`M-13 ${-height} H13 V${-tip} L0 0 L-13 ${-tip} Z`}
+        fill={brass.base}
+        stroke={brass.edge}
         strokeWidth={1.5}
         strokeLinejoin="round"
         className="rider-body"
       />
-      <line x1={0} x2={0} y1={-34} y2={-1} stroke={ink.brassEdge} strokeWidth={1.5} />
+      <path d={`M6 ${1 - height} H12 V${-tip} L1 -1 Z`} fill={brass.dark} />
+      <path d={`M-11 ${2 - height} H11`} stroke={brass.light} strokeWidth={2.5} />
+      <line x1={0} x2={0} y1={-Math.min(height - 5, 26)} y2={-1} stroke={brass.edge} strokeWidth={1.5} />
     </g>
   );
 }

@@ -9,6 +9,19 @@ import {
 import { memo, useMemo, type SVGProps } from 'react';
 import { Beam, beamFrom, beamHeight, beamTo, Rider, riderX } from './beamAndRider';
 import { figureFont, ink } from './ink';
+import {
+  brass,
+  enamel,
+  Flat,
+  Grooves,
+  hardPlastic,
+  paper,
+  Piece,
+  Round,
+  satin,
+  steel,
+  Stroke,
+} from './matter';
 import type { Spots } from './point';
 
 export { gramsAt, riderX } from './beamAndRider';
@@ -16,10 +29,11 @@ export { gramsAt, riderX } from './beamAndRider';
 /** Size of the drawing, in its own units. */
 export const balanceView = { width: 770, height: 640 } as const;
 
-const pivot = { x: 128, y: 300 } as const;
+const pivot = { x: 112, y: 230 } as const;
 const plateX = 718;
+const baseY = 594;
 const pxPerMark = 7;
-const firstTop = 300;
+const firstTop = 230;
 
 /** The make of a balance with beams. @throws RangeError for one that there is not. */
 export const beamModel = (id: string): BeamModel =>
@@ -27,9 +41,11 @@ export const beamModel = (id: string): BeamModel =>
 
 /** Where a beam lies, from the back (on top) to the front: as its maker put it. */
 function topOf({ order }: BeamModel, key: string): number {
-  const apart = order.length > 3 ? 66 : 86;
-  return firstTop + Math.max(0, order.indexOf(key)) * apart;
+  return firstTop + Math.max(0, order.indexOf(key)) * apartIn(order.length);
 }
+
+/** From one beam to the next: between them there is room for a rider. */
+const apartIn = (beams: number): number => (beams > 3 ? 78 : 104);
 
 /**
  * Degrees that the beams turn when the pointer stands so many marks above its zero mark: of the angles within a
@@ -74,6 +90,7 @@ export function BeamBalance({
             key={beam.key}
             beam={beam}
             beamY={topOf(model, beam.key)}
+            room={Math.min(44, apartIn(model.order.length) - beamHeight)}
             grams={picture.riders[beam.key] ?? 0}
             {...riderProps?.(beam)}
           />
@@ -87,7 +104,10 @@ export function BeamBalance({
       <Plate />
       <g transform={`rotate(${turnFor(pointer)} ${pivot.x} ${pivot.y})`}>{beams}</g>
       <Pan onPan={picture.onPan} pointer={pointer} />
-      <circle cx={pivot.x} cy={pivot.y} r={11} fill={ink.metal} stroke={ink.metalEdge} strokeWidth={2} />
+      <g className="pivot">
+        <path d={`M${pivot.x} ${pivot.y + 4} l-10 -20 h20 Z`} fill={steel.light} stroke={steel.edge} />
+        <circle cx={pivot.x} cy={pivot.y - 9} r={4} fill={steel.dark} />
+      </g>
     </g>
   );
 }
@@ -112,51 +132,76 @@ export function balanceSpots(picture: BalancePicture): Spots {
   };
 }
 
+/** Base on its feet, the post that bears the knife edge, and the magnet that calms the beams. */
 const Stand = memo(function Stand() {
   return (
-    <g fill="#24473e" stroke="#3d6358">
-      <path
-        d={`M${pivot.x - 16} ${pivot.y} L${pivot.x + 16} ${pivot.y} L${pivot.x + 26} 580 L${pivot.x - 26} 580 Z`}
+    <g>
+      {[86, 690].map((x) => (
+        <g key={x}>
+          <Round x={x - 20} y={baseY + 24} width={40} height={12} of={steel} along="y" />
+          <Grooves x={x - 20} y={baseY + 24} width={40} height={12} of={steel} along="y" count={11} />
+        </g>
+      ))}
+      <Flat x={36} y={baseY} width={720} height={26} of={enamel} />
+      <Piece
+        className="post"
+        of={enamel}
+        d={`M${pivot.x - 12} ${pivot.y + 4} H${pivot.x + 12} L${pivot.x + 24} ${baseY} H${pivot.x - 24} Z`}
       />
-      <rect x={40} y={580} width={710} height={26} rx={4} />
-      <rect x={plateX - 9} y={396} width={18} height={184} />
+      <path
+        d={`M${pivot.x + 3} ${pivot.y + 4} H${pivot.x + 12} L${pivot.x + 24} ${baseY} H${pivot.x + 8} Z`}
+        fill={enamel.dark}
+      />
+      <Flat x={plateX - 6} y={pivot.y + 92} width={24} height={baseY - pivot.y - 92} of={enamel} />
+      {/* The vane at the end of the beams passes between its poles. */}
+      <g className="damper">
+        <Flat x={plateX - 12} y={pivot.y + 104} width={40} height={112} of={hardPlastic} />
+      </g>
     </g>
   );
 });
 
-/** What holds the three beams together, and the pointer at its end. */
+/** What holds the beams together, the pointer at its end, the vane of the damper, and the screw that sets the zero. */
 const Frame = memo(function Frame({ bottom }: { readonly bottom: number }) {
   const y = firstTop;
   return (
-    <g fill={ink.metal} stroke={ink.metalEdge}>
-      <rect x={beamFrom - 30} y={y - 6} width={22} height={bottom - y + 12} rx={3} />
-      <rect x={beamTo + 2} y={y - 6} width={12} height={bottom - y + 12} rx={3} />
+    <g>
+      <g className="vane">
+        <Flat x={beamTo + 12} y={pivot.y + 150} width={34} height={14} of={satin} />
+      </g>
+      <g className="zero-screw">
+        <Round x={24} y={y + 24} width={80} height={7} of={steel} />
+        <Round x={30} y={y + 15} width={20} height={25} of={brass} />
+        <Grooves x={30} y={y + 15} width={20} height={25} of={brass} count={9} />
+      </g>
+      <Flat x={pivot.x - 30} y={y - 4} width={beamFrom - pivot.x + 34} height={38} of={steel} />
+      <Flat x={beamFrom - 20} y={y - 6} width={20} height={bottom - y + 12} of={steel} />
+      <Flat x={beamTo} y={y - 6} width={13} height={bottom - y + 12} of={steel} />
       <path
-        d={`M${beamTo + 14} ${pivot.y - 4} L${plateX + 2} ${pivot.y} L${beamTo + 14} ${pivot.y + 4} Z`}
+        className="pointer"
+        d={`M${beamTo + 13} ${pivot.y - 5} L${plateX + 2} ${pivot.y} L${beamTo + 13} ${pivot.y + 5} Z`}
         fill={ink.vermilion}
-        stroke="none"
       />
     </g>
   );
 });
 
-/** The pan hangs from the short arm: up when the pointer is down. */
+/** The pan stands on the short arm: up when the pointer is down. */
 function Pan({ onPan, pointer }: { readonly onPan: boolean; readonly pointer: number }) {
-  const sink = pointer * 1.6;
+  const sink = pointer * 1.2;
+  const top = 122;
   return (
     <g transform={`translate(0 ${sink})`}>
-      <path d={`M84 296 L128 296`} stroke={ink.metalEdge} strokeWidth={5} />
-      <rect x={80} y={196} width={8} height={100} fill={ink.metal} />
-      <path d="M20 180 H148 L134 198 H34 Z" fill={ink.metal} stroke={ink.metalEdge} />
+      <g className="pan">
+        <Round x={64} y={top + 18} width={10} height={pivot.y - top - 6} of={steel} along="y" />
+        <Piece of={steel} d={`M8 ${top} H132 L116 ${top + 18} H24 Z`} />
+        <path d={`M84 ${top + 2} H131 L116 ${top + 17} H78 Z`} fill={steel.dark} />
+        <Stroke d={`M9 ${top} H131`} colour={steel.light} width={2.5} />
+      </g>
       {onPan && (
         <g aria-hidden="true">
-          <path
-            d="M52 180 V150 Q52 142 60 142 H108 Q116 142 116 150 V180 Z"
-            fill="#9c7440"
-            stroke="#5d431f"
-          />
-          <path d="M60 148 H74" stroke="#d8b682" strokeWidth={3} strokeLinecap="round" />
-          <rect x={44} y={132} width={80} height={12} rx={5} fill="#8a6535" stroke="#5d431f" />
+          <Round x={38} y={top - 52} width={64} height={52} of={brass} along="y" />
+          <Round x={32} y={top - 64} width={76} height={13} of={brass} along="y" />
         </g>
       )}
     </g>
@@ -167,11 +212,11 @@ function Pan({ onPan, pointer }: { readonly onPan: boolean; readonly pointer: nu
 const Plate = memo(function Plate() {
   return (
     <g>
-      <rect x={plateX - 4} y={pivot.y - 86} width={50} height={172} rx={4} fill={ink.page} />
+      <Flat x={plateX - 4} y={pivot.y - 92} width={52} height={184} of={paper} bevel={0} />
       {Array.from({ length: 21 }, (_, at) => {
         const mark = at - 10;
         const y = pivot.y - mark * pxPerMark;
-        const length = mark === 0 ? 24 : mark % 5 === 0 ? 18 : 11;
+        const length = mark === 0 ? 26 : mark % 5 === 0 ? 19 : 11;
         return (
           <line
             key={mark}
@@ -184,7 +229,7 @@ const Plate = memo(function Plate() {
           />
         );
       })}
-      <text x={plateX + 30} y={pivot.y + 5} textAnchor="start" fill={ink.ink} fontSize={14} fontWeight={600}>
+      <text x={plateX + 31} y={pivot.y + 6} textAnchor="start" fill={ink.ink} fontSize={17} fontWeight={600}>
         0
       </text>
     </g>

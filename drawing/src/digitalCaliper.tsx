@@ -1,16 +1,18 @@
 import { digitalCaliperModel, digitalDisplay, type DigitalCaliperPicture } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
+import { body, CaliperBody, gapAt, gapX } from './caliperBody';
+import { Display } from './display';
 import { figureFont, ink, textFont } from './ink';
+import { Lines, type Line } from './lines';
+import { hardPlastic, satin, steel } from './matter';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const digitalCaliperView = { width: 770, height: 640 } as const;
 
-const [left, pxPerMm, top] = [90, 4.2, 150] as const;
-
 /** Where the sliding jaw stands for so many millimetres, and back. */
-export const digitalJawX = (millimetres: number): number => left + millimetres * pxPerMm;
-export const digitalJawAt = (x: number): number => (x - left) / pxPerMm;
+export const digitalJawX = gapX;
+export const digitalJawAt = gapAt;
 
 /** What the display shows with the jaws as they stand. */
 export function digitalText(picture: DigitalCaliperPicture): string {
@@ -21,7 +23,7 @@ export function digitalText(picture: DigitalCaliperPicture): string {
     .replace('-', '−');
 }
 
-/** A digital caliper: jaws on a beam without a scale, and its display enlarged below. */
+/** A digital caliper: the whole of it on its object, and its housing with display and keys enlarged below. */
 export function DigitalCaliper({
   picture,
   closed,
@@ -32,52 +34,120 @@ export function DigitalCaliper({
   readonly closed: boolean;
   readonly jawProps?: SVGProps<SVGGElement>;
 }) {
-  const x = digitalJawX(picture.atMm);
   const { unit } = digitalCaliperModel(picture.model);
+  const text = digitalText(picture);
   return (
     <g fontFamily={figureFont}>
-      <rect x={left - 40} y={top} width={690} height={34} fill={ink.metal} stroke={ink.metalEdge} />
-      <path
-        d={`M${left - 40} ${top} H${left} V${top + 150} L${left - 22} ${top + 96} L${left - 40} ${top + 34} Z`}
-        fill={ink.metal}
-        stroke={ink.metalEdge}
+      <CaliperBody
+        held={{
+          jaws: 'outside',
+          gapMm: picture.atMm,
+          sizeMm: closed ? null : Math.min(picture.sizeMm, picture.atMm),
+          turn: null,
+          soft: picture.yieldsMm > 0,
+        }}
+        beam={<Track />}
+        slide={<SmallHousing text={text} />}
+        jawProps={jawProps}
       />
-      {!closed && (
-        <rect
-          x={left}
-          y={top + 70}
-          width={Math.max(2, Math.min(picture.sizeMm, picture.atMm) * pxPerMm)}
-          height={64}
-          rx={3}
-          fill={picture.yieldsMm > 0 ? '#b98d5a' : '#d9e5df'}
-          fillOpacity={0.9}
-          stroke="#5d431f"
-        />
-      )}
-      <g {...jawProps}>
-        <path
-          d={`M${x} ${top + 150} V${top - 14} H${x + 120} V${top + 48} H${x + 40} L${x + 22} ${top + 96} Z`}
-          fill={ink.metal}
-          stroke={ink.metalEdge}
-          strokeWidth={1.5}
-          className="rider-body"
-        />
-        <rect x={x + 16} y={top - 4} width={90} height={30} fill="#101b17" />
-      </g>
-      <rect x={170} y={400} width={430} height={150} rx={4} fill="#d5dedb" stroke={ink.metalEdge} />
-      <rect x={190} y={420} width={390} height={108} rx={4} fill="#101b17" stroke="#405049" />
-      <text x={520} y={496} textAnchor="end" fontSize={62} fill="#d7f5e6" letterSpacing={3}>
-        {digitalText(picture)}
+      <Housing text={text} unit={unit} inch={unit === 'in'} />
+    </g>
+  );
+}
+
+/** The strip that the slide’s reader passes over: a track, not a scale to be read. */
+const Track = memo(function Track() {
+  const dashes = Array.from({ length: 64 }, (_, at): Line => [4 + at * 3, 4.6, 4 + at * 3, 11.4]);
+  return (
+    <g>
+      <rect x={2} y={3.6} width={194} height={8.8} fill={hardPlastic.base} />
+      <Lines lines={dashes} stroke={hardPlastic.light} strokeWidth={0.6} />
+    </g>
+  );
+});
+
+/** The housing on the slide, with its live window. */
+function SmallHousing({ text }: { readonly text: string }) {
+  return (
+    <g>
+      <rect
+        x={2}
+        y={-5}
+        width={66}
+        height={25}
+        rx={2}
+        fill={hardPlastic.base}
+        stroke={hardPlastic.edge}
+        strokeWidth={0.4}
+      />
+      <rect x={3} y={-4.2} width={64} height={1.2} fill={hardPlastic.light} />
+      <rect
+        x={7}
+        y={-0.6}
+        width={56}
+        height={11}
+        rx={0.8}
+        fill="#d8e4cf"
+        stroke={hardPlastic.edge}
+        strokeWidth={0.4}
+      />
+      <text x={61} y={8.2} textAnchor="end" fontSize={9} fontWeight={600} fill={ink.ink}>
+        {text}
       </text>
-      <text x={532} y={496} fontSize={26} fill="#d7f5e6" fontFamily={textFont}>
-        {unit}
-      </text>
+      {[9, 29, 49].map((x, at) => (
+        <rect key={x} x={x} y={13} width={12} height={4.6} rx={1} fill={at === 1 ? ink.beam : satin.base} />
+      ))}
+    </g>
+  );
+}
+
+/** The housing enlarged: what it shows, and the keys that it has. */
+function Housing({
+  text,
+  unit,
+  inch,
+}: {
+  readonly text: string;
+  readonly unit: string;
+  readonly inch: boolean;
+}) {
+  return (
+    <g fontFamily={textFont}>
+      <rect x={0} y={398} width={770} height={128} fill={steel.base} />
+      <rect x={0} y={398} width={770} height={6} fill={steel.light} />
+      <rect x={0} y={518} width={770} height={8} fill={steel.dark} />
+      <rect
+        x={96}
+        y={318}
+        width={578}
+        height={286}
+        rx={12}
+        fill={hardPlastic.base}
+        stroke={hardPlastic.edge}
+        strokeWidth={2}
+      />
+      <path d="M108 322 H662" stroke={hardPlastic.light} strokeWidth={4} strokeLinecap="round" />
+      <Display x={140} y={352} width={490} height={132} text={text} unit={unit} size={86} />
+      {(
+        [
+          ['on', 150, satin.base, ink.ink],
+          ['zero', 325, ink.beam, '#ffffff'],
+          [inch ? 'to mm' : 'to in', 500, satin.base, ink.ink],
+        ] as const
+      ).map(([name, x, fill, words]) => (
+        <g key={x}>
+          <rect x={x} y={516} width={120} height={48} rx={6} fill={fill} stroke={hardPlastic.edge} />
+          <text x={x + 60} y={547} textAnchor="middle" fontSize={19} fontWeight={600} fill={words}>
+            {name}
+          </text>
+        </g>
+      ))}
     </g>
   );
 }
 
 /** Where its parts lie. */
 export const digitalCaliperSpots = (picture: DigitalCaliperPicture): Spots => ({
-  display: { x: 480, y: 474 },
-  edge: { x: digitalJawX(picture.atMm), y: top + 100 },
+  display: { x: 470, y: 420 },
+  edge: { x: digitalJawX(picture.atMm), y: body.top + 40 * body.px },
 });

@@ -38,16 +38,22 @@ describe('the cylinder', () => {
       );
       const lines = attributes(markup, /y1="([-\d.]+)" y2="\1" stroke-width="(?:2|1.4)"/g);
       const gaps = lines.slice(1).map((y, at) => Math.abs(y - (lines[at] ?? 0)));
-      // Every line is one division, 24 units, from the next: countable.
-      for (const gap of gaps) expect(gap).toBeCloseTo(24, 6);
+      // Every line is one division from the next, and countable.
+      const apart = gaps[0] ?? 0;
+      expect(apart).toBeGreaterThan(10);
+      for (const gap of gaps) expect(gap).toBeCloseTo(apart, 6);
+      // True to scale across as along: a division is as high as its volume in this bore.
+      const wide =
+        /<rect x="([-\d.]+)" y="[-\d.]+" width="11"[^>]*><\/rect><rect x="([-\d.]+)"/.exec(markup) ?? [];
+      const bore = Number(wide[2]) - Number(wide[1]) - 11;
+      expect(bore / apart).toBeCloseTo(model.boreMm / (mmPerMl(model) * Number(model.division)), 6);
       // The level of 330 units lies at the right fraction between two lines.
       const lowestShown = Math.max(...lines);
-      const divisions = (lowestShown - 330) / 24;
+      const divisions = (lowestShown - 330) / apart;
       const lowestMl = levelMl - divisions * Number(model.division);
       expect(
         Math.abs(lowestMl / Number(model.division) - Math.round(lowestMl / Number(model.division))),
       ).toBeLessThan(1e-6);
-      expect(mmPerMl(model)).toBeGreaterThan(0);
     },
   );
 

@@ -4,7 +4,11 @@ import {
   stableAfterSeconds,
   type ElectronicBalancePicture,
 } from '@green-beam/core';
+import { memo } from 'react';
+import { Display } from './display';
 import { figureFont, ink, textFont } from './ink';
+import { cork, Flat, Grooves, hardPlastic, paper, Piece, Round, satin, steel, Stroke, wood } from './matter';
+import { Vessel, type Profile } from './vessel';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
@@ -50,7 +54,7 @@ export function displayText(picture: ElectronicBalancePicture, state: Electronic
   return grams.toFixed(division.split('.')[1]?.length ?? 0).replace('-', '−');
 }
 
-/** An electronic balance in its glass box, with what lies on the pan and what the display shows. */
+/** An electronic balance: keys and display in front, the pan in a glass box with a sliding door, a level, four feet. */
 export function ElectronicBalance({
   picture,
   state,
@@ -58,50 +62,126 @@ export function ElectronicBalance({
   readonly picture: ElectronicBalancePicture;
   readonly state: ElectronicBalanceState;
 }) {
-  const steady = isSteady(state);
   return (
     <g fontFamily={figureFont}>
-      <rect
-        x={180}
-        y={60}
-        width={410}
-        height={310}
-        fill="#cfe2da"
-        fillOpacity={0.1}
-        stroke="#9fb2aa"
-        strokeWidth={3}
-      />
-      <rect
-        x={state.doorOpen ? 620 : 570}
-        y={60}
-        width={14}
-        height={310}
-        fill="#cfe2da"
-        fillOpacity={0.35}
-        stroke="#9fb2aa"
-        strokeWidth={2}
-      />
-      <path d="M300 372 H470 L452 354 H318 Z" fill={ink.metal} stroke={ink.metalEdge} />
-      <rect x={286} y={342} width={198} height={12} rx={3} fill={ink.metal} stroke={ink.metalEdge} />
-      {picture.emptyGrams > 0 && <path d="M452 342 q6 -7 14 0 Z" fill="#d9c48d" />}
-      <OnThePan picture={picture} load={state.load} mended={state.mended} />
-      <path d="M130 372 H640 L668 580 H102 Z" fill="#d5dedb" stroke={ink.metalEdge} />
-      <rect x={190} y={420} width={390} height={104} rx={4} fill="#101b17" stroke="#405049" />
-      <text x={530} y={494} textAnchor="end" fontSize={62} fill="#d7f5e6" letterSpacing={3}>
-        {displayText(picture, state)}
-      </text>
-      <text x={544} y={494} fontSize={30} fill="#d7f5e6">
-        g
-      </text>
-      <g fill={steady ? '#7fe0b1' : '#33463e'} fontFamily={textFont}>
-        <path d="M206 440 h30 M206 447 h30" stroke={steady ? '#7fe0b1' : '#33463e'} strokeWidth={3} />
-        <text x={206} y={468} fontSize={14}>
-          steady
-        </text>
+      <Case model={picture.model} />
+      <g className="pan">
+        <Round x={368} y={302} width={34} height={42} of={steel} along="y" />
+        <Piece of={steel} d="M268 286 H502 L494 304 H276 Z" />
+        <path d="M404 288 H500 L493 303 H400 Z" fill={steel.dark} />
+        <Stroke d="M269 287 H501" colour={steel.light} width={3} />
       </g>
+      {picture.emptyGrams > 0 && <Piece of={cork} d="M470 285 q4 -10 10 -5 q6 -4 9 5 Z" />}
+      <OnThePan picture={picture} load={state.load} mended={state.mended} />
+      <Box doorOpen={state.doorOpen} />
+      <Display
+        x={182}
+        y={410}
+        width={406}
+        height={122}
+        text={displayText(picture, state)}
+        unit="g"
+        size={78}
+        steady={isSteady(state)}
+        net={state.zeroed === 1}
+      />
     </g>
   );
 }
+
+/** The glass around the pan; its right-hand wall is the door, which slides back. */
+const Box = memo(function Box({ doorOpen }: { readonly doorOpen: boolean }) {
+  return (
+    <g className="draught-shield">
+      <rect
+        x={190}
+        y={40}
+        width={390}
+        height={306}
+        fill="#cfe2da"
+        fillOpacity={0.1}
+        stroke="#c6dbd3"
+        strokeWidth={3}
+      />
+      <path
+        d="M214 64 L262 64 M206 84 L300 84"
+        stroke="#ffffff"
+        strokeOpacity={0.35}
+        strokeWidth={4}
+        strokeLinecap="round"
+      />
+      <rect x={186} y={34} width={398} height={9} fill={satin.base} stroke={satin.edge} />
+      <g className="door" transform={doorOpen ? 'translate(48 0)' : undefined}>
+        <rect
+          x={568}
+          y={43}
+          width={14}
+          height={303}
+          fill="#cfe2da"
+          fillOpacity={0.4}
+          stroke="#c6dbd3"
+          strokeWidth={2}
+        />
+        <rect
+          x={571}
+          y={168}
+          width={22}
+          height={52}
+          rx={4}
+          fill={hardPlastic.base}
+          stroke={hardPlastic.edge}
+        />
+      </g>
+    </g>
+  );
+});
+
+/** Housing with its keys, the bubble that shows whether it stands level, and the feet that set it so. */
+const Case = memo(function Case({ model }: { readonly model: string }) {
+  const make = electronicBalances.find(({ id }) => id === model);
+  return (
+    <g fontFamily={textFont}>
+      {[128, 590].map((x) => (
+        <g key={x} className="foot">
+          <Round x={x} y={592} width={52} height={22} of={hardPlastic} along="y" />
+          <Grooves x={x} y={592} width={52} height={22} of={hardPlastic} along="y" count={12} />
+        </g>
+      ))}
+      <path d="M152 346 H618 L662 392 H108 Z" fill={satin.dark} stroke={satin.edge} />
+      <Flat x={96} y={392} width={578} height={202} of={satin} bevel={5} rx={4} />
+      <g className="level">
+        <ellipse cx={628} cy={372} rx={24} ry={11} fill="#c9d98a" stroke={satin.edge} strokeWidth={2} />
+        <ellipse cx={628} cy={372} rx={10} ry={4.5} fill="none" stroke={ink.ink} strokeWidth={1.2} />
+        <ellipse cx={628} cy={371} rx={6} ry={2.8} fill="#ffffff" stroke={satin.edge} strokeWidth={0.8} />
+      </g>
+      {(
+        [
+          ['on', 108, paper.base, ink.ink],
+          ['zero', 602, ink.beam, '#ffffff'],
+        ] as const
+      ).map(([name, x, fill, words]) => (
+        <g key={name} className="key">
+          <rect
+            x={x}
+            y={442}
+            width={60}
+            height={56}
+            rx={7}
+            fill={fill}
+            stroke={satin.edge}
+            strokeWidth={1.5}
+          />
+          <text x={x + 30} y={477} textAnchor="middle" fontSize={19} fontWeight={600} fill={words}>
+            {name}
+          </text>
+        </g>
+      ))}
+      <text x={385} y={568} textAnchor="middle" fontSize={17} fill={ink.ink}>
+        {make && `max ${make.highest} g    d = ${make.division} g`}
+      </text>
+    </g>
+  );
+});
 
 function OnThePan({
   picture,
@@ -115,28 +195,43 @@ function OnThePan({
   if (load === 0) return null;
   if (load === 3)
     return (
-      <path
-        d="M250 230 H520 V340 H250 Z M250 266 H520 M250 302 H520"
-        fill="#9c7440"
-        stroke="#5d431f"
-        strokeWidth={3}
-      />
+      <g>
+        <Flat x={244} y={150} width={282} height={136} of={wood} />
+        <Stroke d="M244 196 H526 M244 240 H526" colour={wood.edge} width={2} />
+        <Flat x={268} y={150} width={16} height={136} of={wood} />
+        <Flat x={486} y={150} width={16} height={136} of={wood} />
+      </g>
     );
   if (picture.task === 'straight') {
     const flaw = mended ? 'none' : picture.flaw;
-    const x = flaw === 'off-centre' ? 466 : 385;
+    const x = flaw === 'off-centre' ? 452 : 385;
     return (
       <g>
-        <circle cx={x} cy={288} r={44} fill="none" stroke="#b9c4c0" strokeWidth={20} />
+        <circle cx={x} cy={232} r={42} fill="none" stroke={steel.edge} strokeWidth={22} />
+        <circle cx={x} cy={232} r={42} fill="none" stroke={steel.base} strokeWidth={20} />
+        <path
+          d={`M${x - 40} 214 A44 44 0 0 1 ${x - 8} 189`}
+          fill="none"
+          stroke={steel.light}
+          strokeWidth={5}
+          strokeLinecap="round"
+        />
+        <path
+          d={`M${x + 42} 246 A44 44 0 0 1 ${x + 12} 275`}
+          fill="none"
+          stroke={steel.dark}
+          strokeWidth={7}
+          strokeLinecap="round"
+        />
         {flaw === 'wet' &&
           [-46, -18, 12, 40].map((dx) => (
-            <ellipse key={dx} cx={x + dx} cy={332} rx={5} ry={8} fill="#9cc4e8" stroke="#cfe4f6" />
+            <ellipse key={dx} cx={x + dx} cy={278} rx={5} ry={8} fill="#9cc4e8" stroke="#cfe4f6" />
           ))}
         {flaw === 'warm' &&
           [-30, 0, 30].map((dx) => (
             <path
               key={dx}
-              d={`M${x + dx} 226 q-10 -16 0 -32 q10 -16 0 -32`}
+              d={`M${x + dx} 168 q-10 -16 0 -32 q10 -16 0 -32`}
               fill="none"
               stroke="#e6efe9"
               strokeWidth={3}
@@ -147,15 +242,25 @@ function OnThePan({
     );
   }
   return (
-    <g>
-      {load === 2 && <path d="M338 274 H432 V338 H338 Z" fill="#d9b24a" fillOpacity={0.85} />}
-      <path d="M332 220 V340 H438 V220" fill="none" stroke="#bcd2ca" strokeWidth={5} />
-    </g>
+    <Vessel
+      profile={panBeaker}
+      x={385}
+      floorY={283}
+      px={1}
+      levelMm={load === 2 ? 70 : null}
+      colour="#d9b24a"
+      spout
+    />
   );
 }
 
+const panBeaker: Profile = [
+  [0, 56],
+  [132, 56],
+];
+
 /** Where its parts lie. */
 export const electronicBalanceSpots: Spots = {
-  display: { x: 470, y: 472 },
-  edge: { x: 385, y: 330 },
+  display: { x: 430, y: 472 },
+  edge: { x: 385, y: 280 },
 };

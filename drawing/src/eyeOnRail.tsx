@@ -1,11 +1,10 @@
 import { eyeReachMm } from '@green-beam/core';
 import type { SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
-import type { Tube } from './glassTube';
+import { levelled, type Tube } from './glassTube';
 
 const eyeX = 700;
 const eyePxPerMm = 1.9;
-const levelled = 330;
 
 /** Where the eye is drawn for a height above the level, and back. */
 export const eyeY = (eyeMm: number): number => levelled - eyeMm * eyePxPerMm;

@@ -85,7 +85,7 @@ describe.each(micrometers.map((model) => [model.name, model] as const))('%s, as 
       const turned = (picture.at / model.pitch) * model.thimble;
       const nearest =
         beginnings(markup, 'thimble-lines')
-          .map(([, y]) => Math.abs(y - 410))
+          .map(([, y]) => Math.abs(y - 466))
           .sort((a, b) => a - b)[0] ?? NaN;
       const off = Math.abs(turned - Math.round(turned));
       expect(nearest).toBeCloseTo(Math.sin((off / model.thimble) * 2 * Math.PI) * 132, 3);
@@ -101,7 +101,7 @@ it.each(rulers.map((model) => [model.name, model] as const))(
     const lines = places(markup, 'ruler-line', 'x1');
     const px = ((lines[1] ?? 0) - (lines[0] ?? 0)) / Number(model.division);
     const [, fromX, , width] =
-      /<rect x="([\d.]+)" y="([\d.]+)" width="([\d.]+)"/.exec(markup)?.map(Number) ?? [];
+      /class="token"><g><rect x="([\d.]+)" y="([\d.]+)" width="([\d.]+)"/.exec(markup)?.map(Number) ?? [];
     expect((width ?? 0) / px).toBeCloseTo(picture.to - picture.from, 6);
     expect(fromX).toBeGreaterThan(0);
     for (const mm of [-140, 0, 70]) expect(rulerEyeMmAt(rulerEyeX(mm))).toBeCloseTo(mm, 9);
@@ -113,8 +113,8 @@ it.each(thermometers.map((model) => [model.name, model] as const))(
   (_, model) => {
     const picture = thermometer.picture(thermometer.sampleSetting(model, seeded(8))) as ThermometerPicture;
     const lines = places(draw(<Thermometer picture={picture} />), 'thermometer-line', 'y1');
-    const below = Math.min(...lines.filter((y) => y >= 320 - 1e-6));
-    const fraction = (below - 320) / 22;
+    const below = Math.min(...lines.filter((y) => y >= 330 - 1e-6));
+    const fraction = (below - 330) / 22;
     const divisions = columnAt(picture) / Number(model.division);
     expect(fraction).toBeCloseTo(divisions - Math.floor(divisions + 1e-9), 6);
     for (const mm of [-140, 0, 70]) expect(thermometerEyeMmAt(thermometerEyeY(mm))).toBeCloseTo(mm, 9);

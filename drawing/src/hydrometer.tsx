@@ -2,28 +2,36 @@ import {
   flotation,
   scaleOf,
   spindle,
+  stemMm,
   stemPlaceMm,
   stemRiseMm,
   type HydrometerPicture,
   type Make,
 } from '@green-beam/core';
+import { memo, type ReactNode } from 'react';
+import { levelled, tubeX } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
+import { Lines, type Line } from './lines';
+import { paper, steel, Stroke } from './matter';
+import { Vessel, type Profile } from './vessel';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const hydrometerView = { width: 770, height: 640 } as const;
 
-const [stemX, surfaceY, pxPerMm, halfStem] = [440, 330, 11, 54] as const;
+const [pxPerMm, halfStem, jarHalf] = [11, 56, 190] as const;
 
 /** How a spindle is held: not in the jar yet, held in the liquid, or let go. */
 export type Held = 'out' | 'held' | 'released';
 
+/** Held, it stands a little higher than where it will float, in millimetres. */
+const heldUpMm = 5.5;
+
 /** Where a spindle's scale lies, in drawing units, for a depth of its reading below the topmost line. */
 function stemY(model: Make, density: number, held: Held) {
-  // Held, it stands a little higher than where it will float.
-  const up = held === 'held' ? 60 : 0;
+  const up = held === 'held' ? heldUpMm * pxPerMm : 0;
   return (value: number): number =>
-    surfaceY - up + (stemPlaceMm(model, value) - stemPlaceMm(model, density)) * pxPerMm;
+    levelled - up + (stemPlaceMm(model, value) - stemPlaceMm(model, density)) * pxPerMm;
 }
 
 /**
@@ -43,35 +51,45 @@ export function Hydrometer({
   const came = model && held === 'released' ? flotation(model, picture.density) : 'floats';
   return (
     <g fontFamily={figureFont}>
-      <Jar inJar={model !== null && held !== 'out'} came={came} />
+      <Jar>{model && <Spindle model={model} sunkMm={sunkMm(model, picture.density, held)} />}</Jar>
       <rect
-        x={stemX - 190}
-        y={surfaceY}
-        width={400}
-        height={hydrometerView.height}
+        x={tubeX - jarHalf}
+        y={levelled}
+        width={2 * jarHalf}
+        height={320}
         fill={ink.water}
-        fillOpacity={0.45}
+        fillOpacity={0.55}
       />
-      <line
-        x1={stemX - 190}
-        x2={stemX + 210}
-        y1={surfaceY}
-        y2={surfaceY}
-        stroke="#cfe4f6"
-        strokeWidth={1.6}
-      />
+      <path d={`M${tubeX - jarHalf} ${levelled} H${tubeX + jarHalf}`} stroke="#eaf4fb" strokeWidth={1} />
       {model && held !== 'out' && came === 'floats' && (
         <>
           <Stem model={model} yOf={stemY(model, picture.density, held)} />
           {held === 'released' && <Rise />}
         </>
       )}
+      {[-1, 1].map((side) => (
+        <g key={side}>
+          <rect
+            x={tubeX + side * (jarHalf + 6) - 6}
+            y={-10}
+            width={12}
+            height={660}
+            fill="#9cc0b2"
+            fillOpacity={0.42}
+          />
+          <path
+            d={`M${tubeX + side * jarHalf} -10 V650 M${tubeX + side * (jarHalf + 12)} -10 V650`}
+            stroke="#d3e4dc"
+            strokeWidth={1.2}
+          />
+        </g>
+      ))}
       {(came !== 'floats' || model === null || held === 'out') && (
         <text
-          x={stemX}
-          y={surfaceY - 40}
+          x={tubeX}
+          y={levelled - 40}
           textAnchor="middle"
-          fontSize={17}
+          fontSize={19}
           fontFamily={textFont}
           fill={ink.chalk}
         >
@@ -84,9 +102,99 @@ export function Hydrometer({
                 : 'Its whole scale stands out.'}
         </text>
       )}
+      <text x={tubeX + jarHalf + 24} y={30} fontSize={17} fontFamily={textFont} fill={ink.faintChalk}>
+        g/cm³, 20 °C
+      </text>
     </g>
   );
 }
+
+/** The whole spindle, in millimetres from the topmost line of its stem, downward. */
+const float = { top: -18, body: stemMm + 8, widest: 9.5, bottom: stemMm + 92 } as const;
+const jar = { x: 108, surface: 214, floor: 590, px: 1.75, half: 52 } as const;
+
+/**
+ * How deep a spindle stands, in millimetres from its topmost line to the surface: where it floats as its density says;
+ * at the bottom of the jar; with its whole scale out; or still in the hand.
+ */
+export function sunkMm(model: Make, density: number, held: Held): number {
+  if (held === 'out') return float.bottom + 14;
+  const came = flotation(model, density);
+  if (held === 'held') return Math.min(float.body, Math.max(-10, stemPlaceMm(model, density) + heldUpMm));
+  if (came === 'sinks') return float.bottom - (jar.floor - jar.surface) / jar.px;
+  return came === 'stands out' ? float.body + 4 : stemPlaceMm(model, density);
+}
+
+const jarProfile: Profile = [
+  [0, jar.half],
+  [480, jar.half],
+];
+
+function Jar({ children }: { readonly children: ReactNode }) {
+  return (
+    <g>
+      <Stroke d={`M8 ${jar.floor + 6} H206`} colour="#3d6358" width={2} />
+      <rect
+        x={jar.x - jar.half}
+        y={jar.surface}
+        width={2 * jar.half}
+        height={jar.floor - jar.surface}
+        fill={ink.water}
+        fillOpacity={0.55}
+      />
+      {children}
+      <rect
+        x={jar.x - jar.half}
+        y={jar.surface}
+        width={2 * jar.half}
+        height={jar.floor - jar.surface}
+        fill={ink.water}
+        fillOpacity={0.28}
+      />
+      <Vessel profile={jarProfile} x={jar.x} floorY={jar.floor} px={1} levelMm={null} spout />
+      <path
+        d={`M${jar.x - jar.half} ${jar.surface} H${jar.x + jar.half}`}
+        stroke="#eaf4fb"
+        strokeWidth={1.4}
+      />
+    </g>
+  );
+}
+
+/** Stem with its paper scale, a wide body, and the shot that keeps it upright. */
+const Spindle = memo(function Spindle({
+  model,
+  sunkMm: sunk,
+}: {
+  readonly model: Make;
+  readonly sunkMm: number;
+}) {
+  const { labelEvery, lowest, highest } = scaleOf(model);
+  const numbered = Array.from(
+    { length: Math.round((highest - lowest) / labelEvery) + 2 },
+    (_, at) => Math.ceil(lowest / labelEvery - 1e-9) * labelEvery + at * labelEvery,
+  ).filter((value) => value <= highest + 1e-9);
+  const { top, body, widest, bottom } = float;
+  const places = numbered.map((value) => stemPlaceMm(model, value));
+  return (
+    <g className="spindle" transform={`translate(${jar.x} ${jar.surface - sunk * jar.px}) scale(${jar.px})`}>
+      <path
+        d={`M-3 ${top + 3} Q-3 ${top} 0 ${top} Q3 ${top} 3 ${top + 3} V${body} C4 ${body + 6} ${widest} ${body + 8} ${widest} ${body + 22} V${bottom - 34} C${widest} ${bottom - 22} 5 ${bottom - 22} 5 ${bottom - 16} C9 ${bottom - 12} 8 ${bottom} 0 ${bottom} C-8 ${bottom} -9 ${bottom - 12} -5 ${bottom - 16} C-5 ${bottom - 22} ${-widest} ${bottom - 22} ${-widest} ${bottom - 34} V${body + 22} C${-widest} ${body + 8} -4 ${body + 6} -3 ${body} Z`}
+        fill="#dfeae5"
+        fillOpacity={0.8}
+        stroke={steel.edge}
+        strokeWidth={0.6}
+      />
+      <rect x={-2} y={-4} width={4} height={stemMm + 8} fill={paper.base} />
+      <Lines strokeWidth={0.5} lines={places.map((at): Line => [-2, at, 2, at])} />
+      <path
+        d={`M-6.8 ${bottom - 8} Q-6 ${bottom - 0.8} 0 ${bottom - 0.8} Q6 ${bottom - 0.8} 6.8 ${bottom - 8} Z`}
+        fill="#4d5a55"
+      />
+      <Stroke d={`M-6.5 ${body + 20} V${bottom - 36}`} colour="#ffffff" width={3} />
+    </g>
+  );
+});
 
 function Stem({ model, yOf }: { readonly model: Make; readonly yOf: (value: number) => number }) {
   const { d, labelEvery, lowest, highest } = scaleOf(model);
@@ -94,21 +202,40 @@ function Stem({ model, yOf }: { readonly model: Make; readonly yOf: (value: numb
     Number((lowest + at * d).toFixed(4)),
   );
   const spaces = Math.round(labelEvery / d);
-  const top = Math.max(-10, yOf(lowest) - 60);
+  const top = Math.max(-10, yOf(lowest) - 150);
+  const height = hydrometerView.height + 10 - top;
   return (
     <g>
       <rect
-        x={stemX - halfStem}
+        x={tubeX - halfStem}
         y={top}
         width={2 * halfStem}
-        height={hydrometerView.height - top}
-        fill="#f2efe2"
-        stroke="#9fb2aa"
-        strokeWidth={3}
+        height={height}
+        rx={top > -10 ? 26 : 0}
+        fill="#e3ebe7"
       />
       <rect
-        x={stemX - halfStem}
-        y={surfaceY}
+        x={tubeX - halfStem + 9}
+        y={top + 26}
+        width={2 * halfStem - 18}
+        height={height}
+        fill={paper.base}
+      />
+      <rect x={tubeX + halfStem - 9} y={top + 26} width={9} height={height} fill="#aebfb7" />
+      <rect x={tubeX - halfStem + 3} y={top + 26} width={4} height={height} fill="#ffffff" />
+      <rect
+        x={tubeX - halfStem}
+        y={top}
+        width={2 * halfStem}
+        height={height}
+        rx={top > -10 ? 26 : 0}
+        fill="none"
+        stroke={steel.edge}
+        strokeWidth={1.5}
+      />
+      <rect
+        x={tubeX - halfStem}
+        y={levelled}
         width={2 * halfStem}
         height={hydrometerView.height}
         fill={ink.water}
@@ -124,8 +251,8 @@ function Stem({ model, yOf }: { readonly model: Make; readonly yOf: (value: numb
           <g key={count}>
             <line
               className="mark"
-              x1={stemX - halfStem + 4}
-              x2={stemX - halfStem + (numbered ? 40 : middle ? 32 : 22)}
+              x1={tubeX - halfStem + 9}
+              x2={tubeX - halfStem + (numbered ? 46 : middle ? 36 : 26)}
               y1={y}
               y2={y}
               stroke={ink.ink}
@@ -133,10 +260,10 @@ function Stem({ model, yOf }: { readonly model: Make; readonly yOf: (value: numb
             />
             {numbered && (
               <text
-                x={stemX + halfStem - 4}
-                y={y + 5}
+                x={tubeX + halfStem - 12}
+                y={y + 6}
                 textAnchor="end"
-                fontSize={15}
+                fontSize={18}
                 fontWeight={600}
                 fill={ink.ink}
               >
@@ -150,41 +277,31 @@ function Stem({ model, yOf }: { readonly model: Make; readonly yOf: (value: numb
   );
 }
 
-/** The liquid climbs the stem on both sides. */
+/** The liquid climbs the stem on both sides, and in front of it: a hair line where it ends. */
 function Rise() {
   const up = stemRiseMm * pxPerMm;
   const side = (sign: 1 | -1) =>
-    `M${stemX + sign * halfStem} ${surfaceY - up} C${stemX + sign * (halfStem + 6)} ${surfaceY - up * 0.35} ${stemX + sign * (halfStem + 20)} ${surfaceY} ${stemX + sign * (halfStem + 44)} ${surfaceY} H${stemX + sign * halfStem} Z`;
-  return (
-    <path
-      d={`${side(1)} ${side(-1)}`}
-      fill={ink.water}
-      fillOpacity={0.6}
-      stroke="#cfe4f6"
-      strokeWidth={1.4}
-    />
-  );
-}
-
-/** The whole jar, small: it shows what the spindle does. */
-function Jar({ inJar, came }: { readonly inJar: boolean; readonly came: ReturnType<typeof flotation> }) {
-  const sinkBy = { floats: 0, 'stands out': -130, sinks: 110 }[came];
+    `M${tubeX + sign * halfStem} ${levelled - up} C${tubeX + sign * (halfStem + 6)} ${levelled - up * 0.35} ${tubeX + sign * (halfStem + 20)} ${levelled} ${tubeX + sign * (halfStem + 50)} ${levelled} H${tubeX + sign * halfStem} Z`;
   return (
     <g>
-      <path d="M70 190 V580 H190 V190" fill="none" stroke="#bcd2ca" strokeWidth={4} />
-      <rect x={72} y={260} width={116} height={318} fill={ink.water} fillOpacity={0.45} />
-      {inJar && (
-        <g transform={`translate(0 ${sinkBy})`}>
-          <rect x={125} y={150} width={10} height={150} fill="#f2efe2" stroke="#9fb2aa" />
-          <path
-            d="M130 300 C108 310 108 400 120 430 H140 C152 400 152 310 130 300 Z"
-            fill="#d9e5df"
-            stroke="#9fb2aa"
-            strokeWidth={2}
-          />
-          <circle cx={130} cy={424} r={14} fill="#5f6d67" />
-        </g>
-      )}
+      <path
+        d={`${side(1)} ${side(-1)}`}
+        fill={ink.water}
+        fillOpacity={0.75}
+        stroke="#eaf4fb"
+        strokeWidth={1}
+      />
+      <path
+        className="rise"
+        d={`M${tubeX - halfStem} ${levelled - up} H${tubeX + halfStem} V${levelled} H${tubeX - halfStem} Z`}
+        fill={ink.water}
+        fillOpacity={0.2}
+      />
+      <path
+        d={`M${tubeX - halfStem} ${levelled - up} H${tubeX + halfStem} M${tubeX - halfStem} ${levelled} H${tubeX + halfStem}`}
+        stroke="#1c466f"
+        strokeWidth={0.8}
+      />
     </g>
   );
 }
@@ -196,11 +313,11 @@ export function hydrometerSpots(picture: HydrometerPicture): Spots {
   const { labelEvery, d } = scaleOf(model);
   const label = Math.floor(picture.density / labelEvery + 1e-9) * labelEvery;
   return {
-    level: { x: stemX - halfStem - 20, y: surfaceY },
-    label: { x: stemX + halfStem - 20, y: yOf(label) },
+    level: { x: tubeX - halfStem - 20, y: levelled },
+    label: { x: tubeX + halfStem - 30, y: yOf(label) },
     spaces: {
-      from: { x: stemX - halfStem - 8, y: yOf(label) },
-      to: { x: stemX - halfStem - 8, y: yOf(label + labelEvery) },
+      from: { x: tubeX - halfStem - 8, y: yOf(label) },
+      to: { x: tubeX - halfStem - 8, y: yOf(label + labelEvery) },
       count: Math.round(labelEvery / d),
     },
   };

@@ -1,31 +1,53 @@
 import {
+  mmPerMl,
   modelIn,
-  parallaxMm,
   volumetricFlasks,
   volumetricPipettes,
+  type GlassModel,
   type RingPicture,
 } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { memo, type SVGProps } from 'react';
 import { EyeOnRail } from './eyeOnRail';
-import { Card, Liquid, signedRiseMm, Wall, type Tube } from './glassTube';
+import { Card, Liquid, levelled, seenTube, tubeX, Wall, type Tube } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
+import { Piece, Stroke, satin } from './matter';
+import { heightOf, Vessel, type Profile } from './vessel';
+import { ringFlaskProfile, ringHeight, ringPipetteProfile, WholePipette } from './wholePipette';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const ringView = { width: 770, height: 640 } as const;
 
-const [middleX, ringY, pxPerMm] = [440, 330, 13] as const;
 const ringModels = [...volumetricPipettes, ...volumetricFlasks];
+const modelOf = (picture: RingPicture): GlassModel => modelIn(ringModels, 'ring-marked glass', picture.model);
+const profiles = new Map<string, Profile>();
+
+/** The inside of the whole glass: made once for each make. */
+export function ringProfile(picture: Pick<RingPicture, 'kind' | 'model'>): Profile {
+  const model = modelIn(ringModels, 'ring-marked glass', picture.model);
+  const made =
+    profiles.get(model.id) ??
+    (picture.kind === 'volumetric-flask' ? ringFlaskProfile : ringPipetteProfile)(model);
+  profiles.set(model.id, made);
+  return made;
+}
+
+/** What is in the whole glass with its surface so far above the ring, in mL. */
+export const ringContents = (picture: RingPicture): number => {
+  const model = modelOf(picture);
+  return Math.max(0, Number(model.highest) + picture.aboveMm / mmPerMl(model));
+};
 
 function placed(picture: RingPicture): Tube {
-  const model = modelIn(ringModels, 'ring-marked glass', picture.model);
-  return {
-    middleX,
-    radius: (model.boreMm / 2) * pxPerMm,
-    levelY: ringY - picture.aboveMm * pxPerMm,
-    lift: parallaxMm(model, picture.eyeMm) * pxPerMm,
-    rise: signedRiseMm(model, 'concave') * pxPerMm,
-  };
+  const model = modelOf(picture);
+  const px = picture.kind === 'volumetric-flask' ? 12 : 20;
+  return seenTube({
+    model,
+    px,
+    surface: 'concave',
+    eyeMm: picture.eyeMm,
+    levelY: levelled - picture.aboveMm * px,
+  });
 }
 
 /**
@@ -42,75 +64,102 @@ export function RingMark({
   readonly eyeProps?: SVGProps<SVGGElement>;
 }) {
   const tube = placed(picture);
-  const model = modelIn(ringModels, 'ring-marked glass', picture.model);
-  const opening = Math.abs(tube.lift);
+  const model = modelOf(picture);
+  const ring = {
+    cx: tubeX,
+    cy: levelled - tube.lift,
+    rx: tube.radius + 8,
+    ry: Math.max(0.8, Math.abs(tube.lift)),
+    fill: 'none',
+  };
   return (
     <g fontFamily={figureFont}>
-      <Whole picture={picture} />
+      {picture.kind === 'volumetric-flask' ? (
+        <WholeFlask profile={ringProfile(picture)} model={model} levelMl={ringContents(picture)} />
+      ) : (
+        <WholePipette
+          profile={ringProfile(picture)}
+          levelMl={ringContents(picture)}
+          ringMm={ringHeight(ringProfile(picture), model)}
+        />
+      )}
       {card && <Card {...tube} />}
       {tube.levelY - tube.lift < ringView.height && (
         <Liquid tube={tube} bottomY={Math.max(ringView.height, tube.levelY + 20)} card={card} />
       )}
-      <Wall tube={tube} brimY={-10} bottomY={ringView.height} />
-      {/* Its back half lies as far above or below its front as the eye is off. */}
-      <ellipse
-        cx={middleX}
-        cy={ringY - tube.lift}
-        rx={tube.radius + 3}
-        ry={Math.max(0.8, opening)}
-        fill="none"
-        stroke="#ffffff"
-        strokeWidth={2.4}
-      />
-      <text x={middleX + tube.radius + 16} y={ringY + 5} fontSize={15} fontFamily={textFont} fill={ink.chalk}>
+      <Wall middleX={tubeX} radius={tube.radius} brimY={-10} bottomY={ringView.height} />
+      {/* Its back half lies as far above or below its front as the eye is off. A dark edge keeps it visible on white. */}
+      <ellipse {...ring} stroke="#3a2804" strokeWidth={5} />
+      <ellipse className="ring" {...ring} stroke="#f0c368" strokeWidth={2.4} />
+      <text
+        x={tubeX + tube.radius + 66}
+        y={levelled + 6}
+        fontSize={17}
+        fontFamily={textFont}
+        fill={ink.chalk}
+      >
         ring
       </text>
-      <text x={40} y={40} fontSize={16} fontFamily={textFont} fill={ink.chalk}>
-        {`${model.highest} mL, 20 °C, ±${model.tolerance} mL`}
-      </text>
-      {picture.kind === 'volumetric-pipette' && (
-        <text x={40} y={64} fontSize={15} fontFamily={textFont} fill={ink.faintChalk}>
-          {picture.markedExpel ? 'marked: expel the last drop' : 'marked: the last drop stays'}
-        </text>
-      )}
+      <g fontSize={17} fontFamily={textFont} fill={ink.chalk}>
+        <text x={tubeX + tube.radius + 26} y={32}>{`${model.highest} mL, 20 °C`}</text>
+        <text x={tubeX + tube.radius + 26} y={56}>{`± ${model.tolerance} mL`}</text>
+        {picture.kind === 'volumetric-pipette' && (
+          <text x={tubeX + tube.radius + 26} y={620} fill={ink.faintChalk}>
+            {picture.markedExpel ? 'marked: expel the last drop' : 'marked: the last drop stays'}
+          </text>
+        )}
+      </g>
       {eyeProps && <EyeOnRail tube={tube} eyeMm={picture.eyeMm} {...eyeProps} />}
     </g>
   );
 }
 
-function Whole({ picture }: { readonly picture: RingPicture }) {
-  if (picture.kind === 'volumetric-flask') {
-    return (
-      <g fill="none" stroke="#bcd2ca" strokeWidth={3}>
-        <path d="M136 150 V330 C70 380 60 500 100 560 H200 C240 500 230 380 164 330 V150" />
-        <path
-          d="M100 560 C70 520 64 430 110 372 H190 C236 430 230 520 200 560 Z"
-          fill={ink.water}
-          fillOpacity={0.5}
-          stroke="none"
-        />
-        <line x1={134} x2={166} y1={250} y2={250} stroke="#ffffff" />
-      </g>
-    );
-  }
+/** The whole flask on the bench, its stopper beside it. */
+const WholeFlask = memo(function WholeFlask({
+  profile,
+  model,
+  levelMl,
+}: {
+  readonly profile: Profile;
+  readonly model: GlassModel;
+  readonly levelMl: number;
+}) {
+  const [topMm] = profile.at(-1) ?? [1];
+  const px = 410 / topMm;
+  const [x, floorY] = [100, 604];
+  const ringY = floorY - ringHeight(profile, model) * px;
+  const half = (model.boreMm / 2) * px;
   return (
-    <g fill="none" stroke="#bcd2ca" strokeWidth={3}>
-      <path d="M145 120 V300 C120 320 120 430 145 450 V560 L148 600 H152 L155 560 V450 C180 430 180 320 155 300 V120" />
-      <path
-        d="M146 300 C122 320 122 430 146 450 H154 C178 430 178 320 154 300 Z"
-        fill={ink.water}
-        fillOpacity={0.5}
-        stroke="none"
-      />
-      <line x1={142} x2={158} y1={220} y2={220} stroke="#ffffff" />
-      {/* The bulb that draws it up: never the mouth. */}
-      <ellipse cx={150} cy={96} rx={24} ry={30} fill="#8c3b32" stroke="#5d241e" />
+    <g>
+      <Stroke d={`M8 ${floorY + 4} H244`} colour="#3d6358" width={2} />
+      <Vessel
+        profile={profile}
+        x={x}
+        floorY={floorY}
+        px={px}
+        levelMm={Math.min(topMm, heightOf(profile, levelMl))}
+        lip={6}
+      >
+        <text x={x} y={floorY - 56} textAnchor="middle" fontSize={19} fontWeight={600} fill="#ffffff">
+          {model.highest} mL
+        </text>
+        <text x={x} y={floorY - 34} textAnchor="middle" fontSize={13} fill="#ffffff">
+          In 20 °C
+        </text>
+      </Vessel>
+      <ellipse cx={x} cy={ringY} rx={half + 4} ry={3.5} fill="none" stroke="#f0c368" strokeWidth={2.2} />
+      <g className="stopper" transform={`translate(216 ${floorY + 4})`}>
+        <Piece d="M-16 0 H16 L18 -15 H-18 Z" of={satin} />
+        <Piece d="M-12 -15 H12 L9 -58 H-9 Z" of={satin} />
+        <path d="M5 -15 H12 L9 -58 H4 Z M7 0 H16 L18 -15 H8 Z" fill={satin.dark} />
+        <Stroke d="M-7 -20 L-5.5 -54 M-12 -4 L-13 -12" colour={satin.light} width={2.5} />
+      </g>
     </g>
   );
-}
+});
 
 /** Where its parts lie. */
 export const ringSpots = (picture: RingPicture): Spots => {
   const tube = placed(picture);
-  return { level: { x: middleX, y: Math.min(600, Math.max(40, tube.levelY - tube.lift)) } };
+  return { level: { x: tubeX, y: Math.min(600, Math.max(40, tube.levelY - tube.lift)) } };
 };

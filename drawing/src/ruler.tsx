@@ -9,14 +9,17 @@ import {
 import { memo, type SVGProps } from 'react';
 import { Eye, eyeRail, sightLine } from './eye';
 import { figureFont, ink, textFont } from './ink';
+import { Lines, type Line } from './lines';
+import { Flat, slate, Stroke, wood } from './matter';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const rulerView = { width: 770, height: 640 } as const;
 
-const [left, right, ruleTop, ruleHeight, eyeHeight] = [40, 730, 330, 120, 130] as const;
+const [left, ruleTop, ruleHeight, eyeHeight, tokenHeight] = [24, 296, 164, 76, 116] as const;
 const eyePxPerMm = 1.4;
-const endX = 520;
+const endX = 500;
+const whole = { left: 22, right: 748, top: 556, height: 46 } as const;
 
 interface Laid {
   readonly model: RulerModel;
@@ -24,11 +27,14 @@ interface Laid {
   readonly px: number;
 }
 
-/** The stretch of the scale that is drawn: the object's end always stands under the middle of the eye's rail. */
+/** How far a stick goes on beyond its first and its last line, so that the numbers of both stand on it. */
+export const stickEnd = ({ labelEvery }: RulerModel): number => 0.24 * Number(labelEvery);
+
+/** The stretch of the scale that is drawn large: the object's end always stands under the middle of the eye's rail. */
 function laid({ model: id, from, to }: RulerPicture): Laid {
   const model = rulerModel(id);
   const margin = Math.max(Number(model.labelEvery) * 0.6, (to - from) * 0.08);
-  const first = Math.max(-0.15 * Number(model.labelEvery), from - margin);
+  const first = Math.max(-1.3 * stickEnd(model), from - margin);
   return { model, first, px: (endX - left) / (to - first) };
 }
 
@@ -53,9 +59,9 @@ export function Ruler({
   const eyeX = rulerEyeX(picture.eyeMm);
   return (
     <g fontFamily={figureFont}>
-      <rect x={fromX} y={ruleTop - 88} width={toX - fromX} height={88} fill="#6f7a86" stroke="#3e4750" />
-      <path d={`M${fromX + 6} ${ruleTop - 78} H${toX - 6}`} stroke="#98a3ae" strokeWidth={3} />
+      <Token x={fromX} width={toX - fromX} y={ruleTop - tokenHeight} height={tokenHeight} />
       <Rule {...place} />
+      <WholeRule {...place} from={picture.from} to={picture.to} />
       {eyeProps && (
         <g>
           <line
@@ -73,31 +79,81 @@ export function Ruler({
   );
 }
 
+/** A slate tally token: a slab with strokes cut into it. Its lower edge lies along the scale. */
+function Token({
+  x,
+  width,
+  y,
+  height,
+}: {
+  readonly x: number;
+  readonly width: number;
+  readonly y: number;
+  readonly height: number;
+}) {
+  const cuts = [0.12, 0.17, 0.22, 0.27].map((share) => x + share * width);
+  return (
+    <g className="token">
+      <Flat x={x} y={y} width={width} height={height} of={slate} bevel={Math.min(6, height / 6)} />
+      <Stroke
+        d={cuts.map((at) => `M${at} ${y + height * 0.24} V${y + height * 0.7}`).join('')}
+        colour={slate.edge}
+        width={Math.min(4, width / 60)}
+      />
+      <Stroke
+        d={`M${x + width * 0.09} ${y + height * 0.62} L${x + width * 0.3} ${y + height * 0.3}`}
+        colour={slate.edge}
+        width={Math.min(4, width / 60)}
+      />
+    </g>
+  );
+}
+
+/** A line is longer where it is numbered, half-way, or on a quarter. */
+function rank(count: number, spaces: number): 0 | 1 | 2 | 3 {
+  if (count % spaces === 0) return 3;
+  if (spaces % 2 === 0 && count % (spaces / 2) === 0) return 2;
+  return spaces % 4 === 0 && count % (spaces / 4) === 0 ? 1 : 0;
+}
+
 const Rule = memo(function Rule(place: Laid) {
   const { model, first, px } = place;
-  const [d, labelEvery] = [Number(model.division), Number(model.labelEvery)];
-  const last = Math.min(Number(model.highest), first + (right - left + 40) / px);
+  const [d, labelEvery, highest] = [Number(model.division), Number(model.labelEvery), Number(model.highest)];
+  const last = Math.min(highest, first + (rulerView.width + 40) / px);
   const spaces = Math.round(labelEvery / d);
   const lines = Array.from({ length: Math.floor(last / d + 1e-6) + 1 }, (_, count) => count).filter(
     (count) => count * d >= first - 40 / px,
   );
-  const start = Math.max(0, xOf(place, -0.12 * labelEvery));
+  const start = Math.max(-10, xOf(place, -stickEnd(model)));
+  const end = Math.min(rulerView.width + 10, xOf(place, highest + stickEnd(model)));
   return (
     <g>
+      <rect x={start} y={ruleTop} width={end - start} height={ruleHeight} fill={wood.base} />
+      <rect x={start} y={ruleTop} width={end - start} height={56} fill={wood.light} fillOpacity={0.55} />
+      <rect x={start} y={ruleTop + ruleHeight - 12} width={end - start} height={12} fill={wood.dark} />
+      <path
+        d={[0.5, 0.62, 0.78]
+          .map(
+            (share) =>
+              `M${start} ${ruleTop + ruleHeight * share} C${start + 200} ${ruleTop + ruleHeight * share + 7} ${end - 260} ${ruleTop + ruleHeight * share - 8} ${end} ${ruleTop + ruleHeight * share + 3}`,
+          )
+          .join('')}
+        fill="none"
+        stroke={wood.dark}
+        strokeOpacity={0.35}
+      />
       <rect
         x={start}
         y={ruleTop}
-        width={rulerView.width - start}
+        width={end - start}
         height={ruleHeight}
-        fill="#e6d7ae"
-        stroke="#9b8450"
+        fill="none"
+        stroke={wood.edge}
+        strokeWidth={1.2}
       />
       {lines.map((count) => {
         const x = xOf(place, count * d);
         const numbered = count % spaces === 0;
-        const middle = spaces % 2 === 0 && count % (spaces / 2) === 0;
-        const quarter = spaces % 4 === 0 && count % (spaces / 4) === 0;
-        const length = numbered ? 48 : middle ? 38 : quarter ? 30 : 22;
         return (
           <g key={count}>
             <line
@@ -105,13 +161,13 @@ const Rule = memo(function Rule(place: Laid) {
               x1={x}
               x2={x}
               y1={ruleTop}
-              y2={ruleTop + length}
+              y2={ruleTop + [24, 32, 40, 52][rank(count, spaces)]!}
               stroke={ink.ink}
               strokeWidth={numbered ? 1.6 : 1.1}
               vectorEffect="non-scaling-stroke"
             />
             {numbered && (
-              <text x={x} y={ruleTop + 72} textAnchor="middle" fontSize={19} fontWeight={600} fill={ink.ink}>
+              <text x={x} y={ruleTop + 76} textAnchor="middle" fontSize={21} fontWeight={600} fill={ink.ink}>
                 {shown((count * d) / model.numberedBy)}
               </text>
             )}
@@ -119,15 +175,68 @@ const Rule = memo(function Rule(place: Laid) {
         );
       })}
       <text
-        x={rulerView.width - 20}
-        y={ruleTop + 106}
+        x={Math.min(rulerView.width, end) - 18}
+        y={ruleTop + 136}
         textAnchor="end"
-        fontSize={14}
+        fontSize={17}
         fontFamily={textFont}
-        fill="#5d4f2c"
+        fill="#4a3c1c"
       >
-        {model.metric ? (model.numberedBy === 100 ? 'dm' : 'cm') : 'inches'}
+        {unitName(model)}
       </text>
+    </g>
+  );
+});
+
+const unitName = ({ metric, numberedBy }: RulerModel): string => {
+  if (!metric) return 'inches';
+  return numberedBy === 100 ? 'dm' : 'cm';
+};
+
+/** The whole stick on its token, small, with the stretch that is drawn large. */
+const WholeRule = memo(function WholeRule({
+  model,
+  first,
+  px,
+  from,
+  to,
+}: Laid & { readonly from: number; readonly to: number }) {
+  const [labelEvery, highest, over] = [Number(model.labelEvery), Number(model.highest), stickEnd(model)];
+  const small = (whole.right - whole.left) / (highest + 2 * over);
+  const x = (place: number) => whole.left + (place + over) * small;
+  const count = Math.round(highest / labelEvery);
+  // Numbers stand at least thirty units apart.
+  const every = [1, 2, 5, 10, 20].find((step) => step * labelEvery * small >= 30) ?? 50;
+  const numbers = Array.from({ length: count + 1 }, (_, at) => at).filter(
+    (at) => at % every === 0 || at === count,
+  );
+  const half = (labelEvery / 2) * small >= 5;
+  const lines = Array.from({ length: half ? 2 * count + 1 : count + 1 }, (_, at): Line => {
+    const place = x(half ? (at * labelEvery) / 2 : at * labelEvery);
+    return [place, whole.top, place, whole.top + (!half || at % 2 === 0 ? 14 : 8)];
+  });
+  const seen = [
+    Math.max(whole.left - 6, x(first)),
+    Math.min(whole.right + 6, x(first + rulerView.width / px)),
+  ] as const;
+  return (
+    <g>
+      <Token x={x(from)} width={Math.max(2, (to - from) * small)} y={whole.top - 26} height={26} />
+      <Flat x={whole.left} y={whole.top} width={whole.right - whole.left} height={whole.height} of={wood} />
+      <Lines lines={lines} strokeWidth={1} />
+      <g fontSize={13} fontWeight={600} textAnchor="middle" fill={ink.ink}>
+        {numbers.map((at) => (
+          <text key={at} x={x(at * labelEvery)} y={whole.top + 30}>
+            {shown((at * labelEvery) / model.numberedBy)}
+          </text>
+        ))}
+      </g>
+      <path
+        d={`M${seen[0]} ${whole.top - 36} V${whole.top + whole.height + 10} H${seen[1]} V${whole.top - 36} Z`}
+        fill="none"
+        stroke="#f0d59a"
+        strokeWidth={1.5}
+      />
     </g>
   );
 });
@@ -137,7 +246,7 @@ export function rulerSpots(picture: RulerPicture): Spots {
   const place = laid(picture);
   const [d, labelEvery] = [Number(place.model.division), Number(place.model.labelEvery)];
   const label = Math.floor(picture.to / labelEvery + 1e-9) * labelEvery;
-  const y = ruleTop + ruleHeight - 8;
+  const y = ruleTop + ruleHeight - 30;
   return {
     level: { x: endX, y: ruleTop },
     edge: { x: xOf(place, picture.from), y: ruleTop },

@@ -1,28 +1,21 @@
-import { mmPerMl, parallaxMm, squeezeModel, type SqueezePicture } from '@green-beam/core';
-import type { SVGProps } from 'react';
+import { mmPerMl, squeezeModel, type SqueezePicture } from '@green-beam/core';
+import { memo, type SVGProps } from 'react';
 import { EyeOnRail } from './eyeOnRail';
-import { Card, Liquid, Wall, type Tube } from './glassTube';
-import { Marks, PrintedUnit, tubeSpots } from './tubeScale';
+import { Card, Liquid, levelled, pxPerMm, seenTube, tubeX, Wall } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
+import { Lines } from './lines';
+import { Flat, paper, Stroke } from './matter';
+import { Marks, PrintedUnit, tubeSpots } from './tubeScale';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
 export const squeezeView = { width: 770, height: 640 } as const;
 
-const [levelY, middleX, divisionPx] = [330, 300, 84] as const;
-
 function placed(picture: SqueezePicture) {
   const model = squeezeModel(picture.model);
-  const pxPerMm = divisionPx / (0.5 * mmPerMl(model));
-  const yOf = (ml: number) => levelY - ((ml - picture.levelMl) / 0.5) * divisionPx;
-  const tube: Tube = {
-    middleX,
-    radius: (model.boreMm / 2) * pxPerMm,
-    levelY,
-    lift: parallaxMm(model, picture.eyeMm) * pxPerMm,
-    rise: 0,
-  };
-  return { model, tube, yOf };
+  const px = pxPerMm(model, 190);
+  const yOf = (ml: number) => levelled - (ml - picture.levelMl) * mmPerMl(model) * px;
+  return { model, tube: seenTube({ ...picture, surface: 'flat', model, px }), yOf };
 }
 
 /** A plastic pipette around its level; or the card on which its drops have fallen, one beside the other. */
@@ -39,40 +32,83 @@ export function SqueezePipette({
   if (model.counts) return <Drops drops={picture.drops} />;
   return (
     <g fontFamily={figureFont}>
+      <WholeSqueeze levelMl={picture.levelMl} />
       {card && <Card {...tube} />}
       <Liquid tube={tube} bottomY={squeezeView.height} card={card} />
-      <Wall tube={tube} brimY={-10} bottomY={squeezeView.height} />
+      <Wall middleX={tubeX} radius={tube.radius} brimY={-10} bottomY={squeezeView.height} />
       <Marks tube={tube} model={model} yOf={yOf} height={squeezeView.height} />
-      <PrintedUnit x={middleX + tube.radius + 14} words="mL, about" />
+      <PrintedUnit x={tubeX + tube.radius + 24} words="mL, about" />
       {eyeProps && <EyeOnRail tube={tube} eyeMm={picture.eyeMm} {...eyeProps} />}
     </g>
   );
 }
+
+/** The whole of it, in one piece of soft plastic: bulb, stem with its rough lines, drawn-out tip. */
+const WholeSqueeze = memo(function WholeSqueeze({ levelMl }: { readonly levelMl: number }) {
+  const [x, zeroY, perMl, half] = [104, 470, 62, 11];
+  const level = zeroY - levelMl * perMl;
+  const outline = `M${x - 3} 612 L${x - 6} 520 L${x - half} ${zeroY} V216 C${x - half} 190 ${x - 27} 186 ${x - 27} 150 V62 C${x - 27} 26 ${x + 27} 26 ${x + 27} 62 V150 C${x + 27} 186 ${x + half} 190 ${x + half} 216 V${zeroY} L${x + 6} 520 L${x + 3} 612 Z`;
+  return (
+    <g fontFamily={figureFont}>
+      <path
+        d={`M${x - 2} 612 L${x - 4} 522 L${x - half + 2} ${zeroY} V${level} H${x + half - 2} V${zeroY} L${x + 4} 522 L${x + 2} 612 Z`}
+        fill={ink.water}
+        fillOpacity={0.8}
+      />
+      <path d={outline} fill="#dfeae5" fillOpacity={0.24} stroke="#c6dbd3" strokeWidth={2} />
+      <path
+        d={`M${x + 13} 54 V156 C${x + 13} 178 ${x + 6} 186 ${x + 6} 206`}
+        fill="none"
+        stroke="#8fb0a3"
+        strokeWidth={6}
+        strokeOpacity={0.5}
+      />
+      <Stroke d={`M${x - 17} 62 V150`} colour="#ffffff" width={4} />
+      <Lines
+        stroke="#ffffff"
+        strokeWidth={1.4}
+        lines={[0.5, 1, 1.5, 2, 2.5, 3].map((ml) => [
+          x - half,
+          zeroY - ml * perMl,
+          x + (Number.isInteger(ml) ? 2 : -3),
+          zeroY - ml * perMl,
+        ])}
+      />
+      <g fontSize={13} fontWeight={600} fill={ink.chalk}>
+        {[1, 2, 3].map((ml) => (
+          <text key={ml} x={x + half + 7} y={zeroY - ml * perMl + 5}>
+            {ml}
+          </text>
+        ))}
+      </g>
+    </g>
+  );
+});
 
 /** Drops on a waxed card, laid as they fell: rows a little uneven, so that they have to be counted. */
 function Drops({ drops }: { readonly drops: number }) {
   const perRow = 9;
   return (
     <g>
-      <rect x={120} y={150} width={530} height={420} rx={4} fill="#dbe6e1" />
-      <path d="M640 60 L668 132 L656 138 L628 66 Z" fill="#e6efe9" fillOpacity={0.8} stroke="#9fb2aa" />
-      {Array.from({ length: Math.min(drops, 72) }, (_, at) => {
+      <WholeSqueeze levelMl={2.4} />
+      <Flat x={216} y={64} width={530} height={540} of={paper} />
+      {Array.from({ length: Math.min(drops, 90) }, (_, at) => {
         const [row, column] = [Math.floor(at / perRow), at % perRow];
-        const wobble = ((at * 37) % 11) - 5;
+        const [x, y] = [258 + column * 56 + (((at * 37) % 11) - 5), 104 + row * 52 + (((at * 53) % 9) - 4)];
         return (
-          <ellipse
-            key={at}
-            cx={160 + column * 56 + wobble}
-            cy={182 + row * 50 + ((at * 53) % 9) - 4}
-            rx={13}
-            ry={11}
-            fill={ink.water}
-            fillOpacity={0.75}
-            stroke="#1c466f"
-          />
+          <g key={at} className="fallen">
+            <ellipse cx={x} cy={y} rx={14} ry={12} fill={ink.water} fillOpacity={0.85} stroke="#143a63" />
+            <path
+              d={`M${x - 7} ${y - 3} q3 -5 8 -5`}
+              fill="none"
+              stroke="#ffffff"
+              strokeWidth={2}
+              strokeLinecap="round"
+            />
+          </g>
         );
       })}
-      <text x={120} y={132} fontSize={15} fontFamily={textFont} fill={ink.faintChalk}>
+      <text x={216} y={46} fontSize={17} fontFamily={textFont} fill={ink.faintChalk}>
         drops on a waxed card
       </text>
     </g>

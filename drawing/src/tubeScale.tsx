@@ -34,8 +34,8 @@ function EvenMarks({ tube: { middleX, radius }, model, yOf, height, otherNumber 
   const spaces = Math.round(labelEvery / d);
   const lines = Array.from({ length: Math.round((highest - lowest) / d) + 1 }, (_, at) => lowest + at * d);
   const short = Math.max(16, Math.min(44, radius * 0.36));
-  const start = middleX - radius * 0.3;
-  const words = { stroke: '#0b1411', strokeWidth: 5, paintOrder: 'stroke', fontSize: 19 } as const;
+  const start = scaleStart({ middleX, radius }, otherNumber !== undefined);
+  const words = { stroke: '#0b1411', strokeWidth: 5, paintOrder: 'stroke', fontSize: 20 } as const;
   return (
     <g fill="#ffffff" stroke="#ffffff" fontFamily={figureFont}>
       {lines.map((value) => {
@@ -67,12 +67,12 @@ function EvenMarks({ tube: { middleX, radius }, model, yOf, height, otherNumber 
               strokeWidth={numbered ? 2 : 1.4}
             />
             {numbered && (
-              <text x={start + length + 8} y={y + 6} fontWeight={600} {...words}>
+              <text className="number" x={start + length + 8} y={y + 7} fontWeight={600} {...words}>
                 {shown(value)}
               </text>
             )}
             {numbered && otherNumber && (
-              <text x={start - 10} y={y + 6} textAnchor="end" {...words}>
+              <text x={start - 10} y={y + 7} textAnchor="end" {...words}>
                 {shown(otherNumber(value))}
               </text>
             )}
@@ -83,10 +83,14 @@ function EvenMarks({ tube: { middleX, radius }, model, yOf, height, otherNumber 
   );
 }
 
+/** Where the lines begin: left on the glass, or nearer its middle where numbers stand on either side. */
+const scaleStart = ({ middleX, radius }: Pick<Tube, 'middleX' | 'radius'>, twoScales: boolean): number =>
+  middleX - radius * (twoScales ? 0.28 : 0.62);
+
 /** What is printed beside the scale: its unit and the temperature at which it holds. */
 export function PrintedUnit({ x, words = 'mL, 20 °C' }: { readonly x: number; readonly words?: string }) {
   return (
-    <text x={x} y={26} fontSize={15} fontFamily={textFont} fill={ink.faintChalk}>
+    <text x={x} y={28} fontSize={16} fontFamily={textFont} fill={ink.faintChalk}>
       {words}
     </text>
   );
@@ -98,11 +102,12 @@ export function tubeSpots(
   model: GlassModel,
   yOf: (value: number) => number,
   value: number,
+  twoScales = false,
 ): Spots {
   const scale = scaleOf(model);
   const label = Math.min(labelBelow(scale, value), scale.highest - scale.labelEvery);
   const first = Math.max(label, 0);
-  const x = tube.middleX - tube.radius * 0.3;
+  const x = scaleStart(tube, twoScales);
   return {
     level: { x: tube.middleX, y: tube.levelY - tube.lift },
     label: { x: x + 20, y: yOf(first) },

@@ -1,4 +1,4 @@
-import { Lens, PointedOut, type Point, type Spots } from '@green-beam/drawing';
+import { Lens, PointedOut, type Point, type Spot, type Spots } from '@green-beam/drawing';
 import {
   useContext,
   useEffect,
@@ -16,11 +16,9 @@ import { PointedAt } from './pointedAt';
 interface Props {
   readonly label: string;
   readonly view: { readonly width: number; readonly height: number };
-  /** Where the lens lies when it is taken up. */
-  readonly lensAt: Point;
   /** How much it enlarges; more for scales with fine lines. */
   readonly zoom?: number;
-  /** Where the parts of the drawing lie that a reader may be pointed to; asked only then. */
+  /** Where the parts of the drawing lie: where the lens begins, and what a reader may be pointed to. */
   readonly spots: () => Spots;
   readonly children: ReactNode;
   /** Buttons beside the lens. */
@@ -32,13 +30,13 @@ interface Props {
 const lensStep = 24;
 
 /** The dark bench with a drawing on it, the lens, and the tools below. */
-export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools, keys }: Props) {
+export function Stage({ label, view, zoom = 2.4, spots, children, tools, keys }: Props) {
   const point = useContext(PointedAt);
   const spot = point && spots()[point];
   const [lens, setLens] = useState(false);
-  const [at, setAt] = useState(lensAt);
+  const [at, setAt] = useState<Point>({ x: view.width / 2, y: view.height / 2 });
   const turnLens = () => {
-    if (!lens) setAt(lensAt);
+    if (!lens) setAt(whereRead(spots()) ?? at);
     setLens(!lens);
   };
   useStageKeys({ ...keys, l: turnLens });
@@ -87,6 +85,10 @@ export function Stage({ label, view, lensAt, zoom = 2.4, spots, children, tools,
     </div>
   );
 }
+
+/** The part that is read: the first of these that a drawing has. */
+const whereRead = (spots: Spots): Spot | undefined =>
+  [spots.level, spots['zero-line'], spots.display].find((spot) => spot !== undefined && 'x' in spot);
 
 const clamp = (value: number, top: number): number => Math.min(top, Math.max(0, value));
 

@@ -24,7 +24,6 @@ export function BeakerApparatus({ picture, handled, left, onHands }: ApparatusPr
     <Stage
       label="Beaker or conical flask"
       view={beakerView}
-      lensAt={{ x: 320, y: 400 }}
       keys={{ c: turnCard }}
       spots={() => beakerSpots(seen)}
       tools={<CardButton pressed={hands.card} onPress={turnCard} eye={handled} />}

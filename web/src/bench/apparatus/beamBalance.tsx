@@ -55,6 +55,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
               ? grams(key) + direction * d
               : nextNotch(grams(key), notch, direction),
         ),
+      onStop: (direction) => place(key, top, direction === 1 ? top : 0),
       onDrag: (x) => place(key, top, gramsAt({ top }, x)),
       onDrop: () => notch !== null && place(key, top, snapped(grams(key), notch)),
     });
@@ -63,7 +64,6 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
     <Stage
       label={model.name}
       view={balanceView}
-      lensAt={{ x: 400, y: 490 }}
       spots={() => balanceSpots(shown)}
       tools={
         handled && (

@@ -1,5 +1,5 @@
 import { buretteModel, drainsInSeconds, dropMl, type BurettePicture } from '@green-beam/core';
-import { buretteView, Downward, downwardSpots, eyeMmAt, Tap, tapPlace } from '@green-beam/drawing';
+import { buretteView, Downward, downwardSpots, eyeMmAt, tapPlace } from '@green-beam/drawing';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { eyeHandle, ringWords } from './eyeHandle';
@@ -51,6 +51,7 @@ export function BuretteApparatus({ picture, handled, left, onHands }: ApparatusP
     says: tapWords(hands.open),
     along: 'y',
     onStep: (direction, finer) => turnTap(hands.open + direction * (finer ? 0.05 : 0.2)),
+    onStop: (direction) => turnTap(direction),
     onDrag: (y) => turnTap((tapPlace.y + 46 - y) / 92),
   });
   const eyeProps = eyeHandle({
@@ -78,7 +79,6 @@ export function BuretteApparatus({ picture, handled, left, onHands }: ApparatusP
     <Stage
       label="Burette"
       view={buretteView}
-      lensAt={{ x: 240, y: 330 }}
       keys={{ c: turnCard }}
       spots={() => downwardSpots(seen, pair)}
       tools={
@@ -131,14 +131,9 @@ export function BuretteApparatus({ picture, handled, left, onHands }: ApparatusP
         }}
         card={hands.card}
         pair={pair}
-        {...(handled ? { eyeProps } : {})}
+        tap={{ open: hands.open, bubble: handled && hands.air, drop: hands.dropHangs && hands.open === 0 }}
+        {...(handled ? { eyeProps, tapProps } : {})}
       />
-      {handled && (
-        <Tap
-          state={{ open: hands.open, bubble: hands.air, drop: hands.dropHangs && hands.open === 0 }}
-          tapProps={tapProps}
-        />
-      )}
     </Stage>
   );
 }

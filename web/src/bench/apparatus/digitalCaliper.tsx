@@ -28,7 +28,8 @@ export function DigitalCaliperApparatus({ picture, handled, left, onHands }: App
       const next = hands.at + direction * (finer ? 0.05 : 2);
       slide(hands.at > sizeMm && next < sizeMm ? sizeMm : next);
     },
-    onDrag: (x) => slide(digitalJawAt(x - 60)),
+    onStop: (direction) => slide(direction === 1 ? 150 : sizeMm),
+    onDrag: (_, by) => slide(hands.at + digitalJawAt(by) - digitalJawAt(0)),
   });
   const seen: DigitalCaliperPicture = {
     ...caliper,
@@ -40,7 +41,6 @@ export function DigitalCaliperApparatus({ picture, handled, left, onHands }: App
     <Stage
       label="Digital caliper"
       view={digitalCaliperView}
-      lensAt={{ x: 400, y: 470 }}
       spots={() => digitalCaliperSpots(seen)}
       tools={
         <>

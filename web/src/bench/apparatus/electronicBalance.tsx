@@ -45,7 +45,6 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
     <Stage
       label="Electronic balance"
       view={electronicBalanceView}
-      lensAt={{ x: 400, y: 470 }}
       spots={() => electronicBalanceSpots}
       keys={handled ? { t: setToZero } : {}}
       tools={

@@ -29,6 +29,7 @@ export function eyeHandle({
     says,
     along,
     onStep: (direction, finer) => look(eyeMm + direction * (finer ? 1 : stepMm)),
+    onStop: (direction) => look(direction * reachMm),
     onDrag: (place) => look(placeToMm(place)),
   });
 }

@@ -48,7 +48,6 @@ export function CylinderApparatus({ picture, handled, left, onHands }: Apparatus
     <Stage
       label={surfaceWords[cylinder.surface]}
       view={cylinderView}
-      lensAt={{ x: 290, y: 330 }}
       keys={{ c: turnCard }}
       spots={() => cylinderSpots(seen)}
       tools={

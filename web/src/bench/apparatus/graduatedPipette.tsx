@@ -45,7 +45,6 @@ export function GraduatedPipetteApparatus({ picture, handled, left, onHands }: A
     <Stage
       label="Graduated pipette"
       view={buretteView}
-      lensAt={{ x: 240, y: 330 }}
       keys={{ c: turnCard }}
       spots={() => downwardSpots(seen, pair)}
       tools={

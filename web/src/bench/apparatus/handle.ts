@@ -9,8 +9,10 @@ export interface HandleSettings {
   readonly along: 'x' | 'y';
   /** Moved by keys: +1 to the right or up, −1 the other way; finer with Shift. */
   readonly onStep: (direction: 1 | -1, finer: boolean) => void;
-  /** Dragged to a place of the drawing. */
-  readonly onDrag: (place: number) => void;
+  /** Taken to its lower or upper stop at once. */
+  readonly onStop: (direction: 1 | -1) => void;
+  /** Dragged to a place of the drawing, and so far from the place before. */
+  readonly onDrag: (place: number, by: number) => void;
   readonly onDrop?: () => void;
 }
 
@@ -22,6 +24,11 @@ const directions: Readonly<Record<string, 1 | -1 | undefined>> = {
   ArrowDown: -1,
 };
 
+const stops: Readonly<Record<string, 1 | -1 | undefined>> = { Home: -1, End: 1 };
+
+/** Where the one pointer that drags something was before. */
+let before: DOMPoint | null = null;
+
 /** Makes a part of a drawing something to take in hand: by pointer, touch or keys. */
 export function handleProps({
   label,
@@ -29,6 +36,7 @@ export function handleProps({
   says,
   along,
   onStep,
+  onStop,
   onDrag,
   onDrop,
 }: HandleSettings): SVGProps<SVGGElement> {
@@ -44,22 +52,27 @@ export function handleProps({
     style: { cursor: 'grab', touchAction: 'none' },
     onKeyDown: (event: KeyboardEvent<SVGGElement>) => {
       if (event.key === 'Escape') return event.currentTarget.blur();
-      const direction = directions[event.key];
-      if (direction === undefined) return;
+      const [direction, stop] = [directions[event.key], stops[event.key]];
+      if (direction === undefined && stop === undefined) return;
       event.preventDefault();
-      onStep(direction, event.shiftKey);
+      if (stop !== undefined) onStop(stop);
+      else if (direction !== undefined) onStep(direction, event.shiftKey);
     },
     onPointerDown: (event: PointerEvent<SVGGElement>) => {
       // Else every movement would come twice, once more as that of a mouse.
       event.preventDefault();
       event.currentTarget.setPointerCapture(event.pointerId);
       event.currentTarget.focus({ preventScroll: true });
+      before = inDrawing(event);
     },
     onPointerMove: (event: PointerEvent<SVGGElement>) => {
       if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
       const place = inDrawing(event);
       // At once, not in a task of its own: what the hand does is drawn in the frame in which it did it.
-      if (place) flushSync(() => onDrag(place[along]));
+      if (!place) return;
+      const by = place[along] - (before ?? place)[along];
+      before = place;
+      flushSync(() => onDrag(place[along], by));
     },
     onPointerUp: () => onDrop?.(),
   };

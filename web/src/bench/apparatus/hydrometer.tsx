@@ -21,7 +21,6 @@ export function HydrometerApparatus({ picture, handled, left, onHands }: Apparat
     <Stage
       label="Hydrometer in a jar"
       view={hydrometerView}
-      lensAt={{ x: 440, y: 330 }}
       spots={() => hydrometerSpots(chosen && handled ? { ...jar, model: chosen.id } : jar)}
       tools={
         handled && (

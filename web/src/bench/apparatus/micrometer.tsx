@@ -1,5 +1,5 @@
 import { forcedMm, micrometerModel, type MicrometerPicture } from '@green-beam/core';
-import { Micrometer, micrometerView, spindleAt, micrometerSpots } from '@green-beam/drawing';
+import { Micrometer, micrometerView, spindleMm, micrometerSpots } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
@@ -24,13 +24,13 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
       const next = hands.at + direction * (finer ? Number(division) : pitch / 5);
       turn(hands.at > touchesAt && next < touchesAt ? touchesAt : next);
     },
-    onDrag: (x) => turn(Math.max(touchesAt, spindleAt(x - 60))),
+    onStop: (direction) => turn(direction === 1 ? 25 : touchesAt),
+    onDrag: (_, by) => turn(Math.max(touchesAt, hands.at + spindleMm(by))),
   });
   return (
     <Stage
       label="Micrometer"
       view={micrometerView}
-      lensAt={{ x: 60 + (closed ? closedAt : hands.at) * 20 + 4, y: 400 }}
       spots={() => micrometerSpots({ ...screw, at: closed ? closedAt : hands.at })}
       zoom={3}
       tools={

@@ -61,7 +61,6 @@ export function RingMarkApparatus({ picture, handled, left, onHands }: Apparatus
     <Stage
       label={model.name}
       view={ringView}
-      lensAt={{ x: 440, y: 330 }}
       keys={{ c: turnCard }}
       spots={() => ringSpots({ ...glass, aboveMm: hands.aboveMm, eyeMm: hands.eyeMm })}
       tools={

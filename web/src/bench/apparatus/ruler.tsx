@@ -24,7 +24,6 @@ export function RulerApparatus({ picture, handled, left, onHands }: ApparatusPro
     <Stage
       label="Ruler on a slate tally token"
       view={rulerView}
-      lensAt={{ x: 520, y: 350 }}
       spots={() => rulerSpots({ ...rule, eyeMm: hands.eyeMm })}
       tools={handled && <p className="ml-auto self-center text-sm">Drag the eye, or focus it and use ← →.</p>}
     >

@@ -31,7 +31,6 @@ export function SqueezeApparatus({ picture, handled, left, onHands }: ApparatusP
     <Stage
       label={counts ? 'Drops from a squeeze pipette' : 'Squeeze pipette'}
       view={squeezeView}
-      lensAt={{ x: 300, y: 330 }}
       keys={counts ? (handled ? { d: fall } : {}) : { c: turnCard }}
       spots={() => squeezeSpots(seen)}
       tools={

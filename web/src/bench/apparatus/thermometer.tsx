@@ -35,7 +35,6 @@ export function ThermometerApparatus({ picture, handled, left, onHands }: Appara
     <Stage
       label="Thermometer in a beaker"
       view={thermometerView}
-      lensAt={{ x: 440, y: 320 }}
       spots={() => thermometerSpots({ ...hung, ...hands })}
       tools={
         handled && (

@@ -33,7 +33,8 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
       // A jaw that meets the object stops there; only pressing on squeezes it.
       slide(hands.at > touchesAt && next < touchesAt ? touchesAt : next);
     },
-    onDrag: (x) => slide(jawAt(model, x - 46)),
+    onStop: (direction) => slide(direction === 1 ? Number(model.highest) : touchesAt),
+    onDrag: (_, by) => slide(hands.at + jawAt(caliper, by) - jawAt(caliper, 0)),
   });
   const turnObject = (by: number) => {
     const turn = hands.turn + by;
@@ -51,7 +52,6 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
     <Stage
       label="Vernier caliper"
       view={caliperView}
-      lensAt={{ x: 260, y: 440 }}
       zoom={4}
       spots={() => caliperSpots(seen)}
       tools={
