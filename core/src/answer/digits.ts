@@ -11,11 +11,23 @@ export type Resolution =
       readonly size: Decimal;
       /** True where the last digit is estimated between lines. */
       readonly estimated: boolean;
+      /** Given where the scale is divided in halves of halves of an inch: then a fraction may be written. */
+      readonly fractions?: Fractions;
     }
   /** A worked number: its last significant digit stands at 10^place. */
   | { readonly by: 'place'; readonly place: number }
   /** A count, a definition: right in any writing. */
   | { readonly by: 'exact' };
+
+/** What a fraction is judged by, in the unit of the rule. */
+export interface Fractions {
+  /** Smallest division of the scale. */
+  readonly division: number;
+  /** How many readings the number is made of: two for a difference. */
+  readonly readings: number;
+  /** How far from the truth a decimal may lie. */
+  readonly reach: number;
+}
 
 /** The values that a writer may have meant, as a closed interval: one value unless digits were dropped. */
 export interface IntendedRange {
@@ -106,6 +118,34 @@ export function judgeDigits(
     faults: [],
     remarks: pointless && conventions.onesZero === 'remarked' ? [says.pointMissing.hint] : [],
     intended: asWritten,
+  };
+}
+
+/**
+ * A fraction is exact, and told to the nearest line, or to the nearest half of a space where it is divided so far: true
+ * within half of that and the grace of a tenth of a division, whatever the reach of a decimal is. Finer parts than half a
+ * space nobody sees.
+ */
+export function judgeFraction(
+  value: number,
+  parts: number,
+  { division, readings, reach }: Fractions,
+): DigitsVerdict {
+  const spacing = Math.min(division, 1 / parts);
+  const half = Math.max(0, readings * (spacing / 2 + 0.1 * division) - reach);
+  return {
+    faults:
+      spacing < division / 2
+        ? [
+            writingCause(
+              'extra-digit',
+              'These are finer parts than you can see.',
+              `This scale is divided in ${1 / division}ths of an inch: write the nearest of them, or of half of them.`,
+            ),
+          ]
+        : [],
+    remarks: [],
+    intended: { low: value - half, high: value + half },
   };
 }
 

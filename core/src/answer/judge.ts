@@ -1,9 +1,10 @@
 import type { Conventions } from '../conventions';
-import { parseNumber, type NumberProblem, type WrittenNumber } from '../figures';
+import { parseReading, type NumberProblem, type WrittenNumber } from '../figures';
 import type { Cause } from './cause';
 import {
   inRuleUnit,
   judgeDigits,
+  judgeFraction,
   type DigitsVerdict,
   type IntendedRange,
   type Resolution,
@@ -49,19 +50,25 @@ export function judgeWriting(
   rule: AnswerRule,
   conventions: Conventions,
 ): Writing {
-  const parsed = parseNumber(text, conventions.trailingZeros);
+  const parsed = parseReading(text, conventions.trailingZeros);
   if (!parsed.ok) return { readable: false, problem: parsed.problem };
   const { number } = parsed;
+  const fractions = rule.resolution.by === 'step' ? rule.resolution.fractions : undefined;
+  if (number.fractionOf !== null && !fractions)
+    return { readable: false, problem: noFraction(text, number.value.toString()) };
   const unit = judgeUnit(number, number.unitText || unitText, rule, conventions);
   const written = inRuleUnit(number, unit.factor);
   const accepts = ({ low, high }: IntendedRange) => rule.accepts?.(low, high) ?? true;
-  const asWritten = judgeDigits(
-    written,
-    rule.resolution,
-    accepts,
-    { unit: unit.symbol, factor: unit.factor, reads: rule.reads },
-    conventions,
-  );
+  const asWritten =
+    number.fractionOf !== null && fractions
+      ? judgeFraction(written.value.toNumber(), number.fractionOf, fractions)
+      : judgeDigits(
+          written,
+          rule.resolution,
+          accepts,
+          { unit: unit.symbol, factor: unit.factor, reads: rule.reads },
+          conventions,
+        );
   // The right amount in a unit that the scale does not have: it is the unit that is at fault, not the value or its digits.
   const converted = unit.converted;
   const otherUnit =
@@ -81,3 +88,9 @@ export function judgeWriting(
     remarks: [...digits.remarks, ...unit.remarks],
   };
 }
+
+const noFraction = (text: string, decimal: string): NumberProblem => ({
+  code: 'not-understood',
+  at: text.indexOf('/'),
+  message: `Write it with decimals, ${decimal}: only a rule that is divided in sixteenths is read in fractions.`,
+});

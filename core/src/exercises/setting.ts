@@ -1,4 +1,4 @@
-import { parseNumber } from '../figures';
+import { parseReading } from '../figures';
 import { instrumentOf, modelOf, NotReady, type Instrument, type Setting } from '../instruments';
 import { checkReading, readingOf, readWith } from '../reading';
 import type { Conventions } from '../conventions';
@@ -54,7 +54,7 @@ function comparedWith(
   setting: Setting,
   { text, unit }: Pick<Answers['setting'], 'text' | 'unit'>,
 ): { readonly value: number | null; readonly divisionsOff: number | null } {
-  const parsed = parseNumber(text);
+  const parsed = parseReading(text);
   if (!parsed.ok) return { value: null, divisionsOff: null };
   const own = instrument.scale?.(setting).unit ?? modelOf(instrument, setting.model).unit;
   const factor = unitFactor(parsed.number.unitText || unit, own) ?? 1;

@@ -20,6 +20,8 @@ export interface WrittenNumber {
   readonly bareZero: boolean;
   /** What stood behind the number, as written, or '' if nothing did. */
   readonly unitText: string;
+  /** The lower number of a fraction of an inch such as `4 9/16`; null for a decimal. */
+  readonly fractionOf: number | null;
 }
 
 export type NumberProblemCode = 'empty' | 'too-long' | 'no-digits' | 'ambiguous-comma' | 'not-understood';
@@ -62,6 +64,42 @@ const pieces = {
   exponent: /[eE]([+\-−]?\d{1,4})(?!\d)|\s*[×xX*·]\s*10\s*(?:\^\s*([+\-−]?\d{1,4})|([⁺⁻]?[⁰¹²³⁴-⁹]{1,4}))/y,
   unit: /\s*((?:[a-zA-ZµμΩ°%][a-zA-Z0-9µμ°%/·^³²⁻¹-]*)?)\s*/y,
 };
+
+/** `9/16`, `4 9/16`, `4-9/16`: parts of an inch as its rules have them, halved again and again. */
+const ofAnInch = new RegExp(
+  `^\\s*(?:(\\d{1,4})(?:${gap}+|-))?(\\d{1,2})\\s*[/⁄]\\s*(2|4|8|16|32|64)(?!\\d)\\s*([a-zA-Z]*)\\s*$`,
+);
+
+function fractionIn(text: string): ParsedNumber | null {
+  const [, whole = '0', upper = '', lower = '', unitText = ''] = ofAnInch.exec(text) ?? [];
+  if (lower === '') return null;
+  if (Number(upper) >= Number(lower))
+    return fail(
+      'not-understood',
+      text.indexOf(upper),
+      `${upper}/${lower} is a whole or more: write the whole before it.`,
+    );
+  const value = new Decimal(upper).div(lower).plus(whole);
+  const decimals = value.decimalPlaces();
+  return {
+    ok: true,
+    number: {
+      text,
+      value,
+      decimals,
+      lastPlace: -decimals,
+      figures: value.isZero() ? 0 : value.precision(),
+      doubtfulAt: -1,
+      bareZero: false,
+      unitText,
+      fractionOf: Number(lower),
+    },
+  };
+}
+
+/** A number as it may be written for a reading: a decimal, or parts of an inch such as `4 9/16`. */
+export const parseReading = (text: string, trailingZeros?: TrailingZeros): ParsedNumber =>
+  fractionIn(text) ?? parseNumber(text, trailingZeros);
 
 /**
  * Reads one measured number, with or without a unit after it.
@@ -124,6 +162,7 @@ export function parseNumber(text: string, trailingZeros: TrailingZeros = 'writte
       doubtfulAt: positionOfDigit(text, wholeAt, mantissaEnd, digits.length - 1 - idleZeros),
       bareZero: zerosAtEnd > 0 && exponentMatch === null,
       unitText,
+      fractionOf: null,
     },
   };
 }

@@ -49,6 +49,7 @@ const make = (
 });
 
 export const beakers: readonly BeakerModel[] = [
+  make('Beaker', 50, '10', '20', 38, 5),
   make('Beaker', 100, '10', '20', 48, 5),
   make('Beaker', 250, '50', '100', 66, 5),
   make('Beaker', 600, '100', '200', 86, 5),

@@ -380,8 +380,8 @@ describe('beside the reading', () => {
 
   it('chooses the plainest instrument that is good enough', () => {
     const choices = chooseInstrument(18, 'mm', 1, bench);
-    // Vernier in tenths: half-width 0.1, tolerance 0.05 on 18 mm: 0.62 %.
-    expect(plainestEnough(choices)).toMatchObject({ model: 'vernier-10-9' });
+    // Verniers in tenths: half-width 0.1, tolerance 0.05 on 18 mm: 0.62 %.
+    expect(plainestEnough(choices)).toMatchObject({ model: 'vernier-10-19' });
     expect(plainestEnough(choices)!.relativePercent).toBeCloseTo((100 * Math.hypot(0.1, 0.05)) / 18, 9);
     expect(plainestEnough(chooseInstrument(18, 'mm', 0.001, bench))).toBeUndefined();
     expect(chooseInstrument(1.8, 'cm', 1, bench)[0]!.model).toBe(choices[0]!.model);

@@ -62,6 +62,7 @@ const make = (
 export const cylinders: readonly CylinderModel[] = [
   make(10, '0.1', '1', '1', 12, '0.1'),
   make(10, '0.2', '1', '1', 12, '0.2'),
+  make(10, '0.1', '1', '1', 12, '0.1', true),
   make(25, '0.5', '5', '2.5', 17, '0.25'),
   make(50, '1', '5', '5', 22, '0.5'),
   make(50, '1', '10', '5', 22, '0.5', true),
@@ -70,6 +71,7 @@ export const cylinders: readonly CylinderModel[] = [
   make(100, '2', '10', '10', 27, '1'),
   make(250, '2', '20', '20', 38, '1'),
   make(500, '5', '50', '50', 50, '2.5'),
+  make(500, '5', '50', '50', 50, '2.5', true),
 ];
 
 export const cylinderModel = (id: string): CylinderModel => modelIn(cylinders, 'graduated cylinder', id);

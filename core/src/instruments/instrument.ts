@@ -19,6 +19,8 @@ export interface Make {
   readonly highest: string;
   /** How far below its scale it may show a number: a zero that is off, a display that was tared. Nothing where absent. */
   readonly belowZero?: string;
+  /** True where the scale is divided in halves of halves of an inch, so that a reading may be a fraction. */
+  readonly fractions?: boolean;
   /** Maker's tolerance, as ±. */
   readonly tolerance: string;
 }

@@ -57,10 +57,13 @@ const make = (
   tolerance: String(Number(division) / 2),
   numberedBy,
   metric,
+  // Binary parts of an inch, not tenths.
+  fractions: !metric && Number.isInteger(Math.log2(Number(division))),
 });
 
 export const rulers: readonly RulerModel[] = [
   make('ruler-mm', 'Ruler in millimetres', '1', '10', '300', 10),
+  make('metre-stick-mm', 'Metre stick in millimetres', '1', '10', '1000', 10),
   make('stick-half-cm', 'Training stick in half centimetres', '5', '10', '300', 10),
   make('stick-cm', 'Training stick in centimetres', '10', '50', '500', 10),
   make('stick-dm', 'Training stick in decimetres', '100', '100', '1000', 100),
@@ -121,11 +124,14 @@ export const ruler: Instrument<RulerSetting> = {
       `The numbered line before the end is at ${shown(label)} ${unit}; one space is ${shown(scale.d)} ${unit}.`,
       `The end lies ${whole} ${whole === 1 ? 'space' : 'spaces'} and about ${Math.round((divisions - whole) * 10)} tenths further on.`,
       `The token begins at ${shown(setting.from)} ${unit}: end less beginning is ${written} ${unit}.`,
+      ...(modelFor(setting).fractions
+        ? [`To the nearest line, as a fraction: ${inParts(setting.to - setting.from, scale.d)} in.`]
+        : []),
     ];
   },
 
   lookFirst: (setting) =>
-    `Where does the token begin, and where does it end? Between two numbered lines there are ${Math.round(scaleFor(setting).labelEvery / scaleFor(setting).d)} spaces.`,
+    `Where does the token begin, and where does it end? Between two numbered lines there are ${Math.round(scaleFor(setting).labelEvery / scaleFor(setting).d)} spaces.${modelFor(setting).fractions ? ' You may write a fraction: 2 3/16 in.' : ''}`,
 
   misreadings: [
     {
@@ -193,4 +199,14 @@ function laid(model: RulerModel, random: Random, eyeMm: number): RulerSetting {
     to: Number((Math.round(to / hundredth) * hundredth).toPrecision(10)),
     eyeMm,
   };
+}
+
+/** A length to the nearest part of an inch, as it is written: `4 9/16`, `5`. */
+export function inParts(inches: number, division: number): string {
+  let [upper, lower] = [Math.round(inches / division), Math.round(1 / division)];
+  while (lower > 1 && upper % 2 === 0) [upper, lower] = [upper / 2, lower / 2];
+  const [whole, rest] = [Math.floor(upper / lower), upper % lower];
+  return [whole > 0 || rest === 0 ? String(whole) : '', rest > 0 ? `${rest}/${lower}` : '']
+    .filter(Boolean)
+    .join(' ');
 }

@@ -29,6 +29,7 @@ describe.each(calipers.map((model) => [model.name, model] as const))('%s', (_, m
   it('has the least count that its name promises', () => {
     const expected: Record<string, number> = {
       '10-9': 0.1,
+      '10-19': 0.1,
       '20-19': 0.05,
       '20-39': 0.05,
       '50-49': 0.02,

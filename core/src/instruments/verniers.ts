@@ -51,6 +51,7 @@ export const calipers: readonly CaliperModel[] = [
   make(20, 19, 2),
   make(20, 39, 2),
   make(50, 49, 5),
+  make(10, 19, 5),
   make(25, 24, 5, true),
 ].map((model) => (model.lines === 10 ? { ...model, printed: (line) => line } : model));
 

@@ -63,7 +63,10 @@ export function readingOf(
   tag?: string,
 ): Reading {
   const setting = instrument.withConventions?.(found, conventions) ?? found;
-  const { division, reads, unit } = { ...modelOf(instrument, setting.model), ...instrument.scale?.(setting) };
+  const { division, reads, unit, fractions } = {
+    ...modelOf(instrument, setting.model),
+    ...instrument.scale?.(setting),
+  };
   const step = stepFor(conventions, { kind: instrument.kind, model: setting.model, division, reads, tag });
   const rule = {
     d: Number(division),
@@ -72,7 +75,7 @@ export function readingOf(
     strictness: conventions.strictness,
     estimates: instrument.estimates?.(setting) ?? 1,
   };
-  return { instrument, setting, conventions, unit, step, rule };
+  return { instrument, setting, conventions, unit, step, rule, fractions: fractions === true };
 }
 
 /** True where a reader of this class judges by eye between two lines; not where a line, a screw or a display gives the last digit. */
@@ -121,14 +124,30 @@ export const answerRuleOf = (
     instrument,
     unit,
     step,
+    rule,
+    fractions,
     reads,
-  }: Pick<Reading, 'instrument' | 'unit' | 'step'> & { readonly reads?: string },
+  }: Pick<Reading, 'instrument' | 'unit' | 'step'> &
+    Partial<Pick<Reading, 'rule' | 'fractions'>> & { readonly reads?: string },
   accepted: Acceptance | null,
 ): AnswerRule => ({
   unit,
   headed: false,
   instrument,
-  resolution: { by: 'step', size: step.size, estimated: step.judged === 'estimate' },
+  resolution: {
+    by: 'step',
+    size: step.size,
+    estimated: step.judged === 'estimate',
+    ...(fractions && rule && accepted
+      ? {
+          fractions: {
+            division: rule.d,
+            readings: rule.estimates,
+            reach: (accepted.high - accepted.low) / 2,
+          },
+        }
+      : {}),
+  },
   accepts: accepted && ((low, high) => acceptsSome(accepted, low, high)),
   reads: reads ?? 'Your class reads this',
 });

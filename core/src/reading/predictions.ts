@@ -28,6 +28,8 @@ export interface Reading {
   readonly unit: string;
   readonly step: Step;
   readonly rule: ReadingRule;
+  /** True where a reading may be written as a fraction of an inch. */
+  readonly fractions: boolean;
 }
 
 export const acceptanceFor = ({ rule }: Reading, value: number): Acceptance => acceptanceAt(value, rule);

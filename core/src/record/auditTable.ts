@@ -1,6 +1,6 @@
-import { judgeWriting, type Writing } from '../answer';
+import { judgeWriting, type Fractions, type Writing } from '../answer';
 import type { Conventions } from '../conventions';
-import { Decimal, parseNumber, roundToPlace } from '../figures';
+import { Decimal, parseReading, roundToPlace } from '../figures';
 
 /** A table as a careful reader finds it: texts as they were written. */
 export interface AuditTable {
@@ -33,6 +33,8 @@ export interface AuditRead {
   readonly unit: string;
   readonly step: string;
   readonly estimated: boolean;
+  /** Given where it may be read in fractions of an inch: its division. */
+  readonly fractions?: Fractions;
   readonly lowest: string;
   readonly highest: string;
   /** True for what holds liquid: its maker's tolerance, not the eye, sets how fine a reading may be. */
@@ -69,12 +71,12 @@ export interface LookRule {
 
 /** The number that a text is; null where it is none. */
 export const number = (text: string): Decimal | null => {
-  const parsed = parseNumber(text);
+  const parsed = parseReading(text);
   return parsed.ok ? parsed.number.value : null;
 };
 /** Decimals of a written number, none for what is none. */
 export const decimals = (text: string): number => {
-  const parsed = parseNumber(text);
+  const parsed = parseReading(text);
   return parsed.ok ? Math.max(0, parsed.number.decimals) : 0;
 };
 /** What there is to say about the writing of a cell, as everywhere else. */
@@ -85,7 +87,12 @@ export const judgeAudit = (text: string, read: AuditRead, conventions: Conventio
     {
       unit: read.unit,
       headed: true,
-      resolution: { by: 'step', size: new Decimal(read.step), estimated: read.estimated },
+      resolution: {
+        by: 'step',
+        size: new Decimal(read.step),
+        estimated: read.estimated,
+        ...(read.fractions ? { fractions: read.fractions } : {}),
+      },
       accepts: null,
       reads: `${read.by} is read`,
     },

@@ -1,7 +1,7 @@
-import { judgeWriting, type AnswerRule, type Writing } from '../answer';
+import { judgeWriting, type AnswerRule, type Fractions, type Writing } from '../answer';
 import { stepFor, type Conventions, type ScaleIdentity, type Step } from '../conventions';
 import { Decimal } from '../figures';
-import { instrumentOf, modelOf, type Instrument, type Make as Make } from '../instruments';
+import { instrumentOf, modelOf, type Instrument, type Make } from '../instruments';
 import { unitFactor } from '../units';
 import { kitOf, type Investigation, type MeasuredColumn } from './investigation';
 
@@ -49,7 +49,12 @@ export function columnRule(
       unit: column.unit,
       headed: true,
       instrument,
-      resolution: { by: 'step', size, estimated: own.judged === 'estimate' },
+      resolution: {
+        by: 'step',
+        size,
+        estimated: own.judged === 'estimate',
+        ...(make.fractions && factor.eq(1) ? { fractions: writtenInParts(Number(make.division)) } : {}),
+      },
       accepts: null,
       reads: `${column.tag} is read`,
     },
@@ -59,6 +64,9 @@ export function columnRule(
     },
   };
 }
+
+/** Where nobody knows what is right, a fraction is only asked whether it is as fine as its scale. */
+const writtenInParts = (division: number): Fractions => ({ division, readings: 1, reach: Infinity });
 
 /** What there is to say about the writing of a reading in a column, as everywhere else. */
 export const judgeCell = (text: string, { rule }: ColumnRule, conventions: Conventions): Writing =>

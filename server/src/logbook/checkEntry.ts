@@ -1,5 +1,5 @@
 import { isId, type NewEntry } from '@green-beam/contract';
-import { columnOf, parseNumber, type Investigation } from '@green-beam/core';
+import { columnOf, parseReading, type Investigation } from '@green-beam/core';
 import { literal, Op } from 'sequelize';
 import type { Database, LogbookEntryRow, TryRow } from '../database/models';
 import { Problem } from '../http/problem';
@@ -105,7 +105,7 @@ function checkCorrection({ replaces, kind, trial, of, reason }: NewEntry, { stru
 }
 
 export function sameNumber(a: string, b: string): boolean {
-  const [left, right] = [parseNumber(a), parseNumber(b)];
+  const [left, right] = [parseReading(a), parseReading(b)];
   return left.ok && right.ok && left.number.value.eq(right.number.value);
 }
 

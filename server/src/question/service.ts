@@ -17,7 +17,7 @@ import {
   isStation,
   modelOf,
   presetComparison,
-  parseNumber,
+  parseReading,
   roundToStep,
   sampleQuestion,
   type Setting,
@@ -57,7 +57,7 @@ export function askStation(
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const make = rejectRangeErrors(() => modelOf(instrument, model));
   const number = (text: string, name: string): string => {
-    const parsed = parseNumber(text);
+    const parsed = parseReading(text);
     if (!parsed.ok) throw new Problem('not-valid', `The ${name} cannot be read: ${parsed.problem.message}`);
     return parsed.number.value.toString();
   };
@@ -235,7 +235,7 @@ const lineOf = (row: ClassQuestionRow): QuestionLine => {
 
 /** A number that a teacher wants an instrument to indicate. @throws RangeError off its scale. */
 function onScale(text: string, { lowest, highest, unit }: ReturnType<typeof modelOf>): number {
-  const parsed = parseNumber(text);
+  const parsed = parseReading(text);
   if (!parsed.ok) throw new RangeError(parsed.problem.message);
   const { value } = parsed.number;
   if (value.lt(lowest) || value.gt(highest))

@@ -1,4 +1,4 @@
-import { parseNumber } from '@green-beam/core';
+import { parseReading } from '@green-beam/core';
 import clsx from 'clsx';
 
 interface Props {
@@ -30,7 +30,7 @@ export function Figure({ text: whole, className, from = 0, to = whole.length }: 
 }
 
 export function doubtfulAt(text: string): number {
-  const parsed = parseNumber(text);
+  const parsed = parseReading(text);
   return parsed.ok ? parsed.number.doubtfulAt : -1;
 }
 

@@ -1,4 +1,4 @@
-import { parseNumber } from '@green-beam/core';
+import { parseReading } from '@green-beam/core';
 import clsx from 'clsx';
 import type { InputHTMLAttributes, Ref } from 'react';
 import { doubtfulAt } from './Figure';
@@ -80,9 +80,10 @@ export function describeWriting(text: string, estimated = true): string {
     return estimated
       ? 'Write every digit that you can see, and the one that you estimate.'
       : 'Write every digit that counts, zeros at the end too; nothing is estimated here.';
-  const parsed = parseNumber(text);
+  const parsed = parseReading(text);
   if (!parsed.ok) return parsed.problem.message;
-  const { figures, decimals } = parsed.number;
+  const { figures, decimals, fractionOf } = parsed.number;
+  if (fractionOf !== null) return `Parts of an inch: ${parsed.number.value.toString()} in.`;
   const said = `${count(figures, 'figure')}, ${count(Math.max(0, decimals), 'decimal')}.`;
   return said.charAt(0).toUpperCase() + said.slice(1);
 }

@@ -1,6 +1,6 @@
 import { placeOfStep } from '../../answer';
 import { halfWidthFor } from '../../conventions';
-import { Decimal, isScale, measured, parseNumber } from '../../figures';
+import { Decimal, isScale, measured, parseReading } from '../../figures';
 import { parseProduct, unitFactor } from '../../units';
 import { columnRule, judgeCell, rangeWords, readOn } from '../columnRule';
 import type { MeasuredColumn } from '../investigation';
@@ -12,7 +12,7 @@ export const measuredKind: ColumnKind<MeasuredColumn> = {
     const unit = symbol === '' ? [] : parseProduct(symbol);
     const point = isScale(symbol);
     if (!rule) {
-      const parsed = parseNumber(text, conventions.trailingZeros);
+      const parsed = parseReading(text, conventions.trailingZeros);
       return parsed.ok ? { ...measured(parsed.number), unit, point } : null;
     }
     const writing = judgeCell(text, rule, conventions);
@@ -51,13 +51,15 @@ export const measuredKind: ColumnKind<MeasuredColumn> = {
     return halfWidthFor(conventions, scale, new Decimal(make.tolerance)).times(factor).toNumber();
   },
   audit(column, investigation, conventions) {
-    const { instrument, step, range } = columnRule(column, investigation, conventions);
+    const { instrument, step, range, rule } = columnRule(column, investigation, conventions);
+    const { resolution } = rule;
     return {
       read: {
         by: column.tag,
         unit: column.unit,
         step: step.size.toString(),
         estimated: step.judged === 'estimate',
+        ...(resolution.by === 'step' && resolution.fractions ? { fractions: resolution.fractions } : {}),
         lowest: range.lowest.toString(),
         highest: range.highest.toString(),
         glass: instrument.quantity === 'volume',
