@@ -49,7 +49,7 @@ export function CaliperBody({ held, beam, slide, jawProps }: BodyProps) {
   return (
     <g transform={`translate(${left} ${top}) scale(${px})`}>
       {sizeMm !== null && jaws === 'inside' && <Bore to={sizeMm} />}
-      {sizeMm !== null && jaws === 'depth' && <Sleeve depth={sizeMm} />}
+      {sizeMm !== null && jaws === 'depth' && <Sleeve depth={sizeMm} off={gapMm - sizeMm} />}
       <g className="depth-rod">
         <Flat x={gapMm + 60} y={6.6} width={beamEnd - 60} height={2.8} of={steel} bevel={0.5} />
       </g>
@@ -221,9 +221,9 @@ function Bore({ to }: { readonly to: number }) {
   );
 }
 
-/** The same sleeve cut open, its rim against the end of the beam and its floor under the rod. */
-function Sleeve({ depth }: { readonly depth: number }) {
-  const { beamEnd } = body;
+/** The same sleeve cut open, its floor under the rod and, once it is closed that far, its rim against the end of the beam. */
+function Sleeve({ depth, off }: { readonly depth: number; readonly off: number }) {
+  const beamEnd = body.beamEnd + off;
   const wall = 6;
   const [from, to] = [1, 15];
   const pieces = [

@@ -297,7 +297,7 @@ const SleeveVernier = memo(function SleeveVernier({ model }: { readonly model: M
         vectorEffect="non-scaling-stroke"
       />
       <g fontSize={15} fontWeight={600} textAnchor="end" fill={ink.ink}>
-        {[0, 2, 4, 6, 8, 10].map((line) => (
+        {[2, 4, 6, 8, 10].map((line) => (
           <text key={line} x={-116} y={yAt(line) + 5}>
             {line}
           </text>

@@ -109,11 +109,11 @@ function Token({
   );
 }
 
-/** A line is longer where it is numbered, half-way, or on a quarter. */
-function rank(count: number, spaces: number): 0 | 1 | 2 | 3 {
-  if (count % spaces === 0) return 3;
-  if (spaces % 2 === 0 && count % (spaces / 2) === 0) return 2;
-  return spaces % 4 === 0 && count % (spaces / 4) === 0 ? 1 : 0;
+/** How long a line is: longer where it is numbered, half-way, or on a quarter. */
+function lineLength(count: number, spaces: number): number {
+  if (count % spaces === 0) return 52;
+  if (spaces % 2 === 0 && count % (spaces / 2) === 0) return 40;
+  return spaces % 4 === 0 && count % (spaces / 4) === 0 ? 32 : 24;
 }
 
 const Rule = memo(function Rule(place: Laid) {
@@ -161,7 +161,7 @@ const Rule = memo(function Rule(place: Laid) {
               x1={x}
               x2={x}
               y1={ruleTop}
-              y2={ruleTop + [24, 32, 40, 52][rank(count, spaces)]!}
+              y2={ruleTop + lineLength(count, spaces)}
               stroke={ink.ink}
               strokeWidth={numbered ? 1.6 : 1.1}
               vectorEffect="non-scaling-stroke"

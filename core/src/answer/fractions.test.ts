@@ -72,13 +72,7 @@ describe('a fraction of an inch', () => {
   });
 
   it('is refused in words where nothing is divided so', () => {
-    const verdict = checkReading(
-      ruler,
-      { ...onRuler(40), model: 'ruler-mm' },
-      rules,
-      '4 9/16',
-      'in',
-    );
+    const verdict = checkReading(ruler, { ...onRuler(40), model: 'ruler-mm' }, rules, '4 9/16', 'in');
     expect(verdict).toMatchObject({
       outcome: 'unreadable',
       problem: {

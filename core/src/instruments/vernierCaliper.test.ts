@@ -112,3 +112,23 @@ describe('a reading, 50 lines on 49 mm, 23.48 mm observed, zero error −0.06', 
     expect(vernierCaliper.handle(setting, { at: 20, turn: 0 })).toMatchObject({ at: 23.48 });
   });
 });
+
+describe('in a bore', () => {
+  const [model] = calipers;
+  const found = Array.from({ length: 200 }, (_, seed) => vernierCaliper.initial(model!, seeded(seed))).filter(
+    ({ jaws }) => jaws === 'inside',
+  );
+
+  it('the jaws begin closer together than the walls, and are opened until they touch', () => {
+    expect(found.length).toBeGreaterThan(10);
+    for (const setting of found) {
+      const touches = setting.size + setting.zeroError;
+      expect(setting.at).toBeLessThan(touches);
+      const hands = (at: number) => ({ at, turn: 0, locked: false });
+      expect(() => vernierCaliper.handle!(setting, hands(touches - 1))).toThrow(/Open it until it does/);
+      expect(vernierCaliper.handle!(setting, hands(touches))).toMatchObject({ at: touches });
+      // Forced further, they stand where the walls are.
+      expect(vernierCaliper.handle!(setting, hands(touches + 1))).toMatchObject({ at: touches });
+    }
+  });
+});

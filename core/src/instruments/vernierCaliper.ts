@@ -27,6 +27,9 @@ export interface CaliperPicture
 
 const modelFor = ({ model }: CaliperSetting): CaliperModel => caliperModel(model);
 
+const apart = ({ at, jaws, zeroError }: CaliperSetting, asFound: boolean, by: number): number =>
+  asFound && jaws === 'inside' ? Math.max(zeroError, at - by) : at + by;
+
 const partsFor = (setting: CaliperSetting, seen: number): VernierParts =>
   vernierParts(modelFor(setting), seen);
 
@@ -51,7 +54,8 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       yields: flaw === 'soft' ? steps(4, 9) : 0,
       outOfRound: flaw === 'oval' ? steps(6, 14) : 0,
       turn: flaw === 'oval' ? random.whole(3, 15) * 10 : 0,
-      at: setting.at + model.mainDivision * random.between(8, 14),
+      // Before they touch, jaws around an object stand wider; those in a bore closer together.
+      at: apart(setting, flaw === 'none', model.mainDivision * random.between(8, 14)),
     };
   },
   sampleHandled: (model, random) => {
@@ -65,6 +69,11 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
     const at = handNumber(hands, 'at', -model.mainDivision, Number(model.highest) + 20 * model.mainDivision);
     const turned = { ...setting, turn: handNumber(hands, 'turn', -360, 360) };
     const touchesAt = contact(turned);
+    if (setting.jaws === 'inside') {
+      if (at < touchesAt - leastCount(model) / 2)
+        throw new NotReady('It does not touch the walls yet. Open it until it does.');
+      return { ...turned, at: Math.min(at, touchesAt) };
+    }
     if (at > touchesAt + leastCount(model) / 2)
       throw new NotReady('It does not touch the object yet. Close it until it does.');
     return { ...turned, at: Math.max(at, touchesAt - setting.yields) };

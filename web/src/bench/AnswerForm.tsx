@@ -1,8 +1,9 @@
 import type { AttemptAnswer, SettingAnswer } from '@green-beam/contract';
-import { useId, useRef, useState, type FormEvent } from 'react';
+import { useEffect, useId, useRef, useState, type FormEvent, type RefObject } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
+import { isTyping } from '../ui/isTyping';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
@@ -34,6 +35,7 @@ export function AnswerForm({
   const navigate = useNavigate();
   const hintId = useId();
   const field = useRef<HTMLInputElement>(null);
+  useFieldKey(field, setting.mode === 'read');
   const latest = tries.unread ?? setting.attempts.at(-1);
   const finished = setting.triesLeft === 0;
 
@@ -76,7 +78,6 @@ export function AnswerForm({
           className="min-w-52 flex-1"
           aria-label="Your reading"
           aria-describedby={hintId}
-          autoFocus
           readOnly={finished}
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -118,6 +119,24 @@ export function AnswerForm({
       {finished && <OtherRules settingId={setting.id} />}
     </form>
   );
+}
+
+/**
+ * `r` goes to the field. Where only reading is asked it is there from the start, if there is room beside the bench: on
+ * a narrow screen it would cover the instrument.
+ */
+function useFieldKey(field: RefObject<HTMLInputElement | null>, atOnce: boolean): void {
+  useEffect(() => {
+    if (atOnce && innerWidth >= 768) field.current?.focus({ preventScroll: true });
+    const onKey = (event: globalThis.KeyboardEvent) => {
+      if (event.key !== 'r' || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey)
+        return;
+      event.preventDefault();
+      field.current?.focus();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [field, atOnce]);
 }
 
 /** A right reading can be written into a logbook; there it says where it came from. */

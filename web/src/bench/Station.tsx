@@ -41,6 +41,7 @@ function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
   useKeptAtRest(hands, handsKey);
   const Apparatus = apparatuses[setting.kind];
   const handled = setting.mode === 'handle';
+  useHandsFirst(handled);
   return (
     <main id="main" className="grid md:h-[calc(100vh-65px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
       <title>{`${setting.modelName} · Green Beam`}</title>
@@ -86,6 +87,13 @@ function Footer({ setting }: { readonly setting: SettingAnswer }) {
       </Link>
     </footer>
   );
+}
+
+/** In hand, the keyboard begins with what can be moved, and goes to the field with `r`. */
+function useHandsFirst(handled: boolean): void {
+  useEffect(() => {
+    if (handled) document.querySelector<SVGElement>('#main [role=slider]')?.focus({ preventScroll: true });
+  }, [handled]);
 }
 
 const restMs = 200;

@@ -15,7 +15,10 @@ export function BulbOnly() {
         </Button>
       </div>
       {wish === 'mouth' && (
-        <p role="alert" className="w-full border-l-4 border-brass-line pl-3 text-sm">
+        <p
+          role="alert"
+          className="absolute inset-x-4 bottom-24 z-10 border border-brass-line bg-bench p-3 text-sm"
+        >
           <strong>Caution.</strong> Never draw up by mouth, water included: what was in it before may be
           poisonous. Use the bulb or the pump.
         </p>

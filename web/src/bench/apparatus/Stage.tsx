@@ -21,7 +21,9 @@ interface Props {
   /** Where the parts of the drawing lie: where the lens begins, and what a reader may be pointed to. */
   readonly spots: () => Spots;
   readonly children: ReactNode;
-  /** Buttons beside the lens. */
+  /** What there is to say of how things stand; told to a screen reader when it changes. */
+  readonly says?: string;
+  /** Buttons beside the lens, in one row. */
   readonly tools?: ReactNode;
   /** Further single keys. */
   readonly keys?: Readonly<Record<string, () => void>>;
@@ -30,7 +32,7 @@ interface Props {
 const lensStep = 24;
 
 /** The dark bench with a drawing on it, the lens, and the tools below. */
-export function Stage({ label, view, zoom = 2.4, spots, children, tools, keys }: Props) {
+export function Stage({ label, view, zoom = 2.4, spots, children, says = '', tools, keys }: Props) {
   const point = useContext(PointedAt);
   const spot = point && spots()[point];
   const [lens, setLens] = useState(false);
@@ -57,10 +59,10 @@ export function Stage({ label, view, zoom = 2.4, spots, children, tools, keys }:
     setAt(({ x, y }) => ({ x: clamp(x + dx * step, view.width), y: clamp(y + dy * step, view.height) }));
   };
   return (
-    <div className="on-bench flex min-h-0 flex-col bg-bench text-chalk">
+    <div className="on-bench relative flex min-h-0 min-w-0 flex-col bg-bench text-chalk">
       {/* Apart from the flow, so that a part that moves lays out nothing but the drawing. */}
       <div
-        className="relative w-full md:!aspect-auto md:min-h-0 md:flex-1 [contain:strict]"
+        className="relative max-h-[calc(100svh-10.5rem)] min-h-48 w-full md:!aspect-auto md:max-h-none md:min-h-0 md:flex-1 [contain:strict]"
         style={{ aspectRatio: `${view.width} / ${view.height}` }}
       >
         <svg
@@ -76,7 +78,15 @@ export function Stage({ label, view, zoom = 2.4, spots, children, tools, keys }:
           </Lens>
         </svg>
       </div>
-      <div className="flex flex-wrap gap-3 px-5 pb-4">
+      <p role="status" className="min-h-6 px-4 text-sm">
+        {says}
+      </p>
+      {/* One row, however many: a drawing is never cut off by its buttons. What does not fit is scrolled to. */}
+      <div
+        role="group"
+        aria-label="Tools"
+        className="flex gap-2 overflow-x-auto px-4 pb-3 pt-1.5 [scrollbar-width:thin] [scrollbar-color:#5f8578_transparent]"
+      >
         <Button look="bench" aria-pressed={lens} onClick={turnLens} onKeyDown={lens ? moveLens : undefined}>
           Lens <kbd className="font-mono text-sm opacity-80">l</kbd>
         </Button>

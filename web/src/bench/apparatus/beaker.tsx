@@ -2,7 +2,7 @@ import type { BeakerPicture } from '@green-beam/core';
 import { Beaker, beakerEyeMmAt, beakerSpots, beakerView } from '@green-beam/drawing';
 import type { ApparatusProps } from './apparatus';
 import { CardButton } from './CardButton';
-import { eyeHandle, ringWords } from './eyeHandle';
+import { eyeHandle, eyeWords, ringWords } from './eyeHandle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
 
@@ -25,8 +25,9 @@ export function BeakerApparatus({ picture, handled, left, onHands }: ApparatusPr
       label="Beaker or conical flask"
       view={beakerView}
       keys={{ c: turnCard }}
+      says={handled ? eyeWords : ''}
       spots={() => beakerSpots(seen)}
-      tools={<CardButton pressed={hands.card} onPress={turnCard} eye={handled} />}
+      tools={<CardButton pressed={hands.card} onPress={turnCard} />}
     >
       <Beaker picture={seen} card={hands.card} {...(handled ? { eyeProps } : {})} />
     </Stage>

@@ -64,6 +64,7 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
     <Stage
       label={model.name}
       view={balanceView}
+      says={handled ? pointerWords(rests, target) : ''}
       spots={() => balanceSpots(shown)}
       tools={
         handled && (
@@ -84,9 +85,6 @@ export function BalanceApparatus({ picture, handled, left, onHands }: ApparatusP
                 className="w-36 accent-[#c79a45]"
               />
             </label>
-            <p role="status" className="ml-auto self-center text-sm">
-              {pointerWords(rests, target)}
-            </p>
           </>
         )
       }

@@ -2,6 +2,7 @@ import { buretteModel, drainsInSeconds, dropMl, type BurettePicture } from '@gre
 import { buretteView, Downward, downwardSpots, eyeMmAt, tapPlace } from '@green-beam/drawing';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
+import { CardButton } from './CardButton';
 import { eyeHandle, ringWords } from './eyeHandle';
 import { handleProps } from './handle';
 import { Stage } from './Stage';
@@ -80,12 +81,22 @@ export function BuretteApparatus({ picture, handled, left, onHands }: ApparatusP
       label="Burette"
       view={buretteView}
       keys={{ c: turnCard }}
+      says={
+        handled
+          ? [
+              tapWords(hands.open),
+              hands.air ? 'There is air in the tip.' : '',
+              hands.dropHangs && hands.open === 0 ? 'A drop hangs at the tip.' : '',
+              hands.wallWet ? 'The wall drains.' : '',
+            ]
+              .filter(Boolean)
+              .join(' ')
+          : ''
+      }
       spots={() => downwardSpots(seen, pair)}
       tools={
         <>
-          <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>
-            Card <kbd className="font-mono text-sm opacity-80">c</kbd>
-          </Button>
+          <CardButton pressed={hands.card} onPress={turnCard} />
           {handled && (
             <>
               <Button
@@ -108,16 +119,6 @@ export function BuretteApparatus({ picture, handled, left, onHands }: ApparatusP
               <Button look="bench" onClick={fill}>
                 Fill again
               </Button>
-              <p role="status" className="w-full text-sm">
-                {[
-                  tapWords(hands.open),
-                  hands.air ? 'There is air in the tip.' : '',
-                  hands.dropHangs && hands.open === 0 ? 'A drop hangs at the tip.' : '',
-                  hands.wallWet ? 'The wall drains.' : '',
-                ]
-                  .filter(Boolean)
-                  .join(' ')}
-              </p>
             </>
           )}
         </>

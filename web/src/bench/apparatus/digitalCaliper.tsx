@@ -41,6 +41,9 @@ export function DigitalCaliperApparatus({ picture, handled, left, onHands }: App
     <Stage
       label="Digital caliper"
       view={digitalCaliperView}
+      says={
+        handled ? (closed ? 'The jaws are closed, with nothing between.' : touchWords(hands.at, sizeMm)) : ''
+      }
       spots={() => digitalCaliperSpots(seen)}
       tools={
         <>
@@ -55,9 +58,6 @@ export function DigitalCaliperApparatus({ picture, handled, left, onHands }: App
               <Button look="bench" onClick={() => move({ inch: !hands.inch })}>
                 {hands.inch ? 'To millimetres' : 'To inches'}
               </Button>
-              <p role="status" className="ml-auto self-center text-sm">
-                {closed ? 'The jaws are closed, with nothing between.' : touchWords(hands.at, sizeMm)}
-              </p>
             </>
           )}
         </>

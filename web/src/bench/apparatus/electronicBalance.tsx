@@ -45,6 +45,7 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
     <Stage
       label="Electronic balance"
       view={electronicBalanceView}
+      says={`${flaw ? `${flaw.seen} ` : ''}${isSteady(state) && !drifts ? 'The display stands.' : 'The digits move.'}`}
       spots={() => electronicBalanceSpots}
       keys={handled ? { t: setToZero } : {}}
       tools={
@@ -81,10 +82,6 @@ export function ElectronicBalanceApparatus({ picture, handled, left, onHands }: 
               </Button>
             </>
           )}
-          <p role="status" className="ml-auto self-center text-sm">
-            {flaw && `${flaw.seen} `}
-            {isSteady(state) && !drifts ? 'The display stands.' : 'The digits move.'}
-          </p>
         </>
       }
     >

@@ -34,6 +34,9 @@ export function eyeHandle({
   });
 }
 
+/** How the eye is moved, for who has not yet. */
+export const eyeWords = 'Drag your eye, or move it with the arrow keys.';
+
 /** What the eye sees of the ring of a surface: it tells the height of the eye, not the reading. */
 export function ringWords(eyeMm: number): string {
   if (Math.abs(eyeMm) < 3) return 'the ring of the surface is closed to a line';

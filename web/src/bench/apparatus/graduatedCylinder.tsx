@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { CardButton } from './CardButton';
-import { eyeHandle, ringWords } from './eyeHandle';
+import { eyeHandle, eyeWords, ringWords } from './eyeHandle';
 import { Pour } from './Outflow';
 import { Stage } from './Stage';
 import { useFlow } from './tap';
@@ -49,10 +49,11 @@ export function CylinderApparatus({ picture, handled, left, onHands }: Apparatus
       label={surfaceWords[cylinder.surface]}
       view={cylinderView}
       keys={{ c: turnCard }}
+      says={handled && !filling ? eyeWords : ''}
       spots={() => cylinderSpots(seen)}
       tools={
         <>
-          <CardButton pressed={hands.card} onPress={turnCard} eye={handled && !filling} />
+          <CardButton pressed={hands.card} onPress={turnCard} />
           {filling && (
             <>
               <Pour open={open} onOpen={setOpen} />

@@ -3,9 +3,10 @@ import { buretteView, Downward, downwardSpots, eyeMmAt } from '@green-beam/drawi
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
+import { CardButton } from './CardButton';
 import { BulbOnly } from './BulbOnly';
 import { Finger } from './Outflow';
-import { eyeHandle, ringWords } from './eyeHandle';
+import { eyeHandle, eyeWords, ringWords } from './eyeHandle';
 
 import { Stage } from './Stage';
 import { useFlow } from './tap';
@@ -46,12 +47,11 @@ export function GraduatedPipetteApparatus({ picture, handled, left, onHands }: A
       label="Graduated pipette"
       view={buretteView}
       keys={{ c: turnCard }}
+      says={handled ? eyeWords : ''}
       spots={() => downwardSpots(seen, pair)}
       tools={
         <>
-          <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>
-            Card <kbd className="font-mono text-sm opacity-80">c</kbd>
-          </Button>
+          <CardButton pressed={hands.card} onPress={turnCard} />
           {handled && (
             <>
               <Finger open={open} onOpen={setOpen} />

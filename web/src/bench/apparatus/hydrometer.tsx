@@ -21,6 +21,17 @@ export function HydrometerApparatus({ picture, handled, left, onHands }: Apparat
     <Stage
       label="Hydrometer in a jar"
       view={hydrometerView}
+      says={
+        handled
+          ? !chosen
+            ? 'Begin with the spindle for the lightest liquids.'
+            : held === 'out'
+              ? 'Lower it gently, and do not let go before it floats.'
+              : held === 'held'
+                ? heldWords[flotation(chosen, jar.density)]
+                : releasedWords[flotation(chosen, jar.density)]
+          : ''
+      }
       spots={() => hydrometerSpots(chosen && handled ? { ...jar, model: chosen.id } : jar)}
       tools={
         handled && (
@@ -42,15 +53,6 @@ export function HydrometerApparatus({ picture, handled, left, onHands }: Apparat
             >
               Let go
             </Button>
-            <p role="status" className="w-full text-sm">
-              {!chosen
-                ? 'Begin with the spindle for the lightest liquids.'
-                : held === 'out'
-                  ? 'Lower it gently, and do not let go before it floats.'
-                  : held === 'held'
-                    ? heldWords[flotation(chosen, jar.density)]
-                    : releasedWords[flotation(chosen, jar.density)]}
-            </p>
           </>
         )
       }

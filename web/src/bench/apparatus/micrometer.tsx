@@ -31,6 +31,7 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
     <Stage
       label="Micrometer"
       view={micrometerView}
+      says={closed ? 'It is closed, with nothing between.' : handled ? touchWords(hands.at, touchesAt) : ''}
       spots={() => micrometerSpots({ ...screw, at: closed ? closedAt : hands.at })}
       zoom={3}
       tools={
@@ -48,9 +49,6 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
           <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>
             Closed on nothing
           </Button>
-          <p role="status" className="ml-auto self-center text-sm">
-            {closed ? 'It is closed, with nothing between.' : handled ? touchWords(hands.at, touchesAt) : ''}
-          </p>
         </>
       }
     >

@@ -3,6 +3,7 @@ import { eyeMmAt, RingMark, ringSpots, ringView } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
+import { CardButton } from './CardButton';
 import { BulbOnly } from './BulbOnly';
 import { eyeHandle, ringWords } from './eyeHandle';
 import { Finger, Pour } from './Outflow';
@@ -62,12 +63,19 @@ export function RingMarkApparatus({ picture, handled, left, onHands }: Apparatus
       label={model.name}
       view={ringView}
       keys={{ c: turnCard }}
+      says={
+        handled
+          ? running
+            ? hands.delivered
+              ? 'It has run out.'
+              : 'It runs out.'
+            : placeWords(hands.aboveMm)
+          : ''
+      }
       spots={() => ringSpots({ ...glass, aboveMm: hands.aboveMm, eyeMm: hands.eyeMm })}
       tools={
         <>
-          <Button look="bench" aria-pressed={hands.card} onClick={turnCard}>
-            Card <kbd className="font-mono text-sm opacity-80">c</kbd>
-          </Button>
+          <CardButton pressed={hands.card} onPress={turnCard} />
           {handled && (
             <>
               {pipette ? (
@@ -100,9 +108,6 @@ export function RingMarkApparatus({ picture, handled, left, onHands }: Apparatus
                 {pipette ? 'Draw it up again' : 'Empty it'}
               </Button>
               {pipette && <BulbOnly />}
-              <p role="status" className="w-full text-sm">
-                {running ? (hands.delivered ? 'It has run out.' : 'It runs out.') : placeWords(hands.aboveMm)}
-              </p>
             </>
           )}
         </>

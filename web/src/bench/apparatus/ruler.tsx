@@ -1,7 +1,7 @@
 import { rulerEyeReachMm, type RulerPicture } from '@green-beam/core';
 import { Ruler, rulerEyeMmAt, rulerView, rulerSpots } from '@green-beam/drawing';
 import type { ApparatusProps } from './apparatus';
-import { eyeHandle } from './eyeHandle';
+import { eyeHandle, eyeWords } from './eyeHandle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
 
@@ -25,7 +25,7 @@ export function RulerApparatus({ picture, handled, left, onHands }: ApparatusPro
       label="Ruler on a slate tally token"
       view={rulerView}
       spots={() => rulerSpots({ ...rule, eyeMm: hands.eyeMm })}
-      tools={handled && <p className="ml-auto self-center text-sm">Drag the eye, or focus it and use ← →.</p>}
+      says={handled ? eyeWords : ''}
     >
       <Ruler picture={{ ...rule, eyeMm: hands.eyeMm }} {...(handled ? { eyeProps } : {})} />
     </Stage>

@@ -3,7 +3,7 @@ import { eyeMmAt, SqueezePipette, squeezeSpots, squeezeView } from '@green-beam/
 import { Button } from '../../ui/Button';
 import type { ApparatusProps } from './apparatus';
 import { CardButton } from './CardButton';
-import { eyeHandle, ringWords } from './eyeHandle';
+import { eyeHandle, eyeWords, ringWords } from './eyeHandle';
 import { Stage } from './Stage';
 import { useHands } from './useHands';
 
@@ -32,6 +32,7 @@ export function SqueezeApparatus({ picture, handled, left, onHands }: ApparatusP
       label={counts ? 'Drops from a squeeze pipette' : 'Squeeze pipette'}
       view={squeezeView}
       keys={counts ? (handled ? { d: fall } : {}) : { c: turnCard }}
+      says={handled && !counts ? eyeWords : ''}
       spots={() => squeezeSpots(seen)}
       tools={
         counts ? (
@@ -46,7 +47,7 @@ export function SqueezeApparatus({ picture, handled, left, onHands }: ApparatusP
             </>
           )
         ) : (
-          <CardButton pressed={hands.card} onPress={turnCard} eye={handled} />
+          <CardButton pressed={hands.card} onPress={turnCard} />
         )
       }
     >

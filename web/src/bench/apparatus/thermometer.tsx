@@ -35,6 +35,7 @@ export function ThermometerApparatus({ picture, handled, left, onHands }: Appara
     <Stage
       label="Thermometer in a beaker"
       view={thermometerView}
+      says={handled ? (moving ? 'The column moves.' : 'The column rests.') : ''}
       spots={() => thermometerSpots({ ...hung, ...hands })}
       tools={
         handled && (
@@ -46,9 +47,6 @@ export function ThermometerApparatus({ picture, handled, left, onHands }: Appara
             >
               {hands.bulbOnBase ? 'Raise the clamp' : 'Lower the clamp'}
             </Button>
-            <p role="status" className="ml-auto self-center text-sm">
-              {moving ? 'The column moves.' : 'The column rests.'}
-            </p>
           </>
         )
       }

@@ -21,19 +21,21 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
   const [closing, setClosing] = useState(-1);
   const closed = closing >= 0;
   const touchesAt = caliper.touchesAt - turnedBy(outOfRound, hands.turn);
-  const slide = (at: number) =>
-    hands.locked || move({ at: Math.min(Number(model.highest), Math.max(touchesAt - yields, at)) });
+  const inside = caliper.jaws === 'inside';
+  // Around an object the jaws close until they touch, in a bore they open.
+  const [least, most] = inside ? [caliper.closedAt, touchesAt] : [touchesAt - yields, Number(model.highest)];
+  const slide = (at: number) => hands.locked || move({ at: Math.min(most, Math.max(least, at)) });
   const jawProps = handleProps({
     label: 'Sliding jaw',
     share: hands.at / Number(model.highest),
-    says: touchWords(hands.at, touchesAt),
+    says: touchWords(hands.at, touchesAt, inside),
     along: 'x',
     onStep: (direction, finer) => {
       const next = hands.at + direction * (finer ? leastCount(model) : model.mainDivision);
       // A jaw that meets the object stops there; only pressing on squeezes it.
       slide(hands.at > touchesAt && next < touchesAt ? touchesAt : next);
     },
-    onStop: (direction) => slide(direction === 1 ? Number(model.highest) : touchesAt),
+    onStop: (direction) => slide(direction === 1 ? most : inside ? least : touchesAt),
     onDrag: (_, by) => slide(hands.at + jawAt(caliper, by) - jawAt(caliper, 0)),
   });
   const turnObject = (by: number) => {
@@ -53,6 +55,13 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
       label="Vernier caliper"
       view={caliperView}
       zoom={4}
+      says={
+        closed
+          ? 'The jaws are closed, with nothing between.'
+          : handled
+            ? `${touchWords(hands.at, touchesAt, inside)}${hands.locked ? ' Locked.' : ''}`
+            : ''
+      }
       spots={() => caliperSpots(seen)}
       tools={
         <>
@@ -78,13 +87,6 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
               Lock
             </Button>
           )}
-          <p role="status" className="ml-auto self-center text-sm">
-            {closed
-              ? 'The jaws are closed, with nothing between.'
-              : handled
-                ? `${touchWords(hands.at, touchesAt)}${hands.locked ? ' Locked.' : ''}`
-                : ''}
-          </p>
         </>
       }
     >
@@ -93,5 +95,8 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
   );
 }
 
-const touchWords = (at: number, touchesAt: number): string =>
-  at > touchesAt + 1e-9 ? 'The jaws do not touch the object yet.' : 'The jaws touch the object.';
+function touchWords(at: number, touchesAt: number, inside: boolean): string {
+  const touches = inside ? at >= touchesAt - 1e-9 : at <= touchesAt + 1e-9;
+  const what = inside ? 'walls' : 'object';
+  return touches ? `The jaws touch the ${what}.` : `The jaws do not touch the ${what} yet.`;
+}
