@@ -13,3 +13,4 @@ export * from './record';
 export * from './evidence';
 export * from './drills';
 export * from './exercises';
+export * from './cards';

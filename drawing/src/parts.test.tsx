@@ -7,7 +7,9 @@ import {
   fourBeamModels,
   graduatedCylinder,
   hydrometer,
+  instrumentCards,
   instrumentOf,
+  instruments,
   micrometer,
   mmPerMl,
   ruler,
@@ -56,6 +58,7 @@ import {
   VernierCaliper,
 } from '.';
 import { beakerProfile } from './beaker';
+import { examples, LabelledInstrument } from './examples';
 import { cylinderProfile } from './graduatedCylinder';
 import { sunkMm } from './hydrometer';
 import * as materials from './matter';
@@ -363,6 +366,22 @@ it.each(rulers.map((model) => [model.id, model] as const))('%s ends beyond its l
   expect(stickEnd(model) * px).toBeGreaterThan(13);
   expect(lines.at(-1)).toBeCloseTo(500, 6);
 });
+
+it.each(instruments.map(({ kind, name }) => [name, kind] as const))(
+  'each part on the card of the %s is pointed at on its drawing',
+  (name, kind) => {
+    const parts = instrumentCards[kind].parts.map((part) => part.name);
+    expect(Object.keys(examples[kind].places).sort()).toEqual([...parts].sort());
+    const markup = draw(<LabelledInstrument kind={kind} name={name} parts={parts} />);
+    for (const at of parts.keys()) expect(markup).toContain(`>${at + 1}</text>`);
+    // Labels stand on the stage, apart from each other.
+    const labels = Object.values(examples[kind].places).map(([, label]) => label);
+    for (const [x, y] of labels) expect(x > 16 && x < 754 && y > 16 && y < 624).toBe(true);
+    for (const [at, [x, y]] of labels.entries())
+      for (const [otherX, otherY] of labels.slice(at + 1))
+        expect(Math.hypot(x - otherX, y - otherY)).toBeGreaterThan(34);
+  },
+);
 
 describe('what is read is legible', () => {
   /** Relative luminance of a colour (WCAG 2): what is left of it in grey. */

@@ -126,7 +126,9 @@ export const Vessel = memo(function Vessel({
   const outline = `${pour} L${side(-1, wall).reverse().join('L')}${open ? 'M' : 'L'}${side(1, wall).join('L')}${lipAt(1)}`;
   const filled = levelMm === null ? [] : profile.filter(([mm]) => mm < levelMm);
   const surface = levelMm === null ? 0 : radiusAt(profile, levelMm) * px;
-  const streak = profile.filter(([mm]) => mm > topMm * 0.06 && mm < topMm * 0.94);
+  const inner = profile.filter(([mm]) => mm > topMm * 0.06 && mm < topMm * 0.94);
+  const ends = [0.06, 0.94].map((share) => [topMm * share, radiusAt(profile, topMm * share)] as const);
+  const streak = [...ends.slice(0, 1), ...inner, ...ends.slice(1)];
   return (
     <g>
       <path

@@ -21,6 +21,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./bench/ConnectedBalance')).ConnectedBalance }),
       },
       {
+        path: 'bench/instruments/:kind',
+        lazy: async () => ({ Component: (await import('./bench/InstrumentPage')).InstrumentPage }),
+      },
+      {
         path: 'bench/:settingId',
         lazy: async () => ({ Component: (await import('./bench/Station')).Station }),
       },

@@ -2,6 +2,7 @@ import type {
   Choice,
   Conventions,
   InstrumentKind,
+  Make,
   Mode,
   PartMastery,
   PartVerdict,
@@ -12,10 +13,14 @@ import type {
   Verdict,
 } from '@green-beam/core';
 
+/** A make as its card tells it. */
+export type BenchMake = Pick<Make, 'id' | 'name' | 'unit' | 'division' | 'lowest' | 'highest' | 'tolerance'>;
+
 export interface BenchInstrument {
+  readonly quantity: string;
   readonly kind: InstrumentKind;
   readonly name: string;
-  readonly models: readonly { readonly id: string; readonly name: string }[];
+  readonly models: readonly BenchMake[];
   readonly skill: Mastery;
   readonly parts: readonly PartMastery[];
   readonly mark: ReadersMark | null;

@@ -4,14 +4,23 @@ import type { Practice } from '../kept/practices';
 
 /** The instruments on the bench with what a person can do with each. */
 export function benchOf({ tries, marks }: Practice): BenchAnswer {
-  const lines = instruments.flatMap(({ kind, name, models }) => {
+  const lines = instruments.flatMap(({ kind, name, quantity, models }) => {
     const of = marks.get(kind);
     return of
       ? [
           {
             kind,
             name,
-            models: models.map((model) => ({ id: model.id, name: model.name })),
+            quantity,
+            models: models.map(({ id, name: make, unit, division, lowest, highest, tolerance }) => ({
+              id,
+              name: make,
+              unit,
+              division,
+              lowest,
+              highest,
+              tolerance,
+            })),
             skill: of.skill,
             parts: partMastery(kind, tries),
             mark: of.mark,

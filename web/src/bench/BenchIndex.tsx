@@ -1,18 +1,19 @@
-import { endpoints, type BenchAnswer, type BenchInstrument } from '@green-beam/contract';
-import type { Mode, Skill } from '@green-beam/core';
+import type { BenchAnswer, BenchInstrument } from '@green-beam/contract';
 import { ReadersMark } from '@green-beam/drawing';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import clsx from 'clsx';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
-import { useLayOut } from './setting';
 import { QuestionLine } from './QuestionLine';
+import { useLayOut } from './setting';
+import { useBench } from './useBench';
 
-export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => call(endpoints.bench) });
+const WholeInstrument = lazy(async () => ({
+  default: (await import('@green-beam/drawing/examples')).WholeInstrument,
+}));
 
-/** What is on the shelf: choose an instrument, to read or to handle. */
+/** What is on the shelf, drawn, by what it measures. */
 export function BenchIndex() {
   const bench = useBench();
   if (bench.data === undefined) {
@@ -22,6 +23,10 @@ export function BenchIndex() {
       <Loading what="the bench" />
     );
   }
+  const { instruments, suggestion } = bench.data;
+  const quantities = [...new Set(instruments.map(({ quantity }) => quantity))].sort(
+    (a, b) => order.indexOf(a) - order.indexOf(b),
+  );
   return (
     <Page title="Bench" aside="Take an instrument and read it. Every setting is a new one.">
       <QuestionLine />
@@ -34,28 +39,39 @@ export function BenchIndex() {
           Connected balance
         </Link>
       </p>
-      <ul className="divide-y divide-rule border-y border-rule">
-        {bench.data.instruments.map((instrument) => (
-          <InstrumentLine
-            key={instrument.kind}
-            instrument={instrument}
-            suggested={bench.data.suggestion?.kind === instrument.kind}
-          />
-        ))}
-      </ul>
+      <div className="flex flex-wrap gap-x-2 gap-y-5 sm:gap-x-6">
+        {quantities.map((quantity) => {
+          const these = instruments.filter((instrument) => instrument.quantity === quantity);
+          return (
+            <section
+              key={quantity}
+              aria-label={quantity}
+              className={clsx(these.length > 1 ? 'max-sm:w-full' : 'max-sm:w-[calc((100%-1rem)/3)]')}
+            >
+              <h2 className="mb-2 first-letter:uppercase">{quantity}</h2>
+              <ul
+                className={clsx(
+                  'grid gap-2 sm:flex sm:flex-wrap sm:gap-3',
+                  these.length > 1 && 'grid-cols-3',
+                )}
+              >
+                {these.map((instrument) => (
+                  <Tile
+                    key={instrument.kind}
+                    instrument={instrument}
+                    suggested={suggestion?.kind === instrument.kind}
+                  />
+                ))}
+              </ul>
+            </section>
+          );
+        })}
+      </div>
     </Page>
   );
 }
 
-const partWords: Readonly<Record<Skill, string>> = {
-  d: 'what a division is worth',
-  digits: 'how many digits',
-  place: 'where to read',
-  'zero error': 'where it begins',
-  unit: 'the unit',
-  working: 'working out',
-  handling: 'handling',
-};
+const order: readonly string[] = ['length', 'mass', 'volume', 'temperature', 'density'];
 
 /** One press to what is shaky: or else to what was not seen yet, or not for long. */
 function TakeSuggested({ bench }: { readonly bench: BenchAnswer }) {
@@ -79,60 +95,38 @@ function TakeSuggested({ bench }: { readonly bench: BenchAnswer }) {
   );
 }
 
-function InstrumentLine({
-  instrument,
+/** An instrument as it stands on the shelf, with the reader’s mark and state. */
+function Tile({
+  instrument: { kind, name, skill, mark },
   suggested,
 }: {
   readonly instrument: BenchInstrument;
   readonly suggested: boolean;
 }) {
-  const { kind, name, models, skill, parts, mark } = instrument;
-  const shaky = parts.filter(({ state }) => state === 'shaky').map(({ skill: part }) => partWords[part]);
-  const [model, setModel] = useState('');
-  const layOut = useLayOut();
-  const take = (mode: Mode) => layOut.mutate({ kind, mode, ...(model === '' ? {} : { model }) });
   return (
-    <li className="grid items-center gap-x-6 gap-y-3 py-5 md:grid-cols-[1fr_7rem_30rem]">
-      <div>
-        <h2 className="first-letter:uppercase">{name}</h2>
-        <p>
-          <strong>{skill.state}</strong>
-          <span className="text-soft">: {skill.reason}</span>
-        </p>
-        {shaky.length > 0 && <p className="text-sm text-soft">Look at: {shaky.join(', ')}.</p>}
-        {suggested && <p className="mt-1 text-brass">Worth practising now.</p>}
-      </div>
-      <div className="flex items-center gap-3">
-        {mark && <ReadersMark mark={mark} shaky={skill.state === 'shaky'} />}
-      </div>
-      <div className="flex flex-wrap items-center gap-3 md:justify-end">
-        {models.length > 1 && (
-          <select
-            aria-label={`Which ${name}`}
-            value={model}
-            onChange={(event) => setModel(event.target.value)}
-            className="max-w-64 rounded-sm border border-edge bg-white px-2 py-2.5"
-          >
-            <option value="">Any of them</option>
-            {models.map(({ id, name: modelName }) => (
-              <option key={id} value={id}>
-                {modelName}
-              </option>
-            ))}
-          </select>
-        )}
-        <Button look="main" disabled={layOut.isPending} onClick={() => take('read')}>
-          Read<span className="sr-only"> the {name}</span>
-        </Button>
-        <Button disabled={layOut.isPending} onClick={() => take('handle')}>
-          Handle<span className="sr-only"> the {name}</span>
-        </Button>
-      </div>
-      {layOut.isError && (
-        <p role="alert" className="text-vermilion md:col-span-3">
-          {sentenceFor(layOut.error)}
-        </p>
-      )}
+    <li className="min-w-0 sm:w-[154px]">
+      <Link
+        to={`instruments/${kind}`}
+        className="group flex h-full flex-col rounded-sm border border-rule bg-white hover:border-ink"
+      >
+        <span className="block h-24 rounded-t-sm bg-bench p-2 sm:h-32">
+          <Suspense>
+            <WholeInstrument kind={kind} className="size-full" />
+          </Suspense>
+        </span>
+        <span className="flex flex-1 flex-col gap-0.5 p-2 leading-tight">
+          <strong className="first-letter:uppercase group-hover:underline">{name}</strong>
+          <span className={suggested ? 'text-sm text-brass' : 'text-sm text-soft'}>
+            {skill.state}
+            {suggested && ', worth practising now'}
+          </span>
+          {mark && (
+            <span className="mt-auto block [&_svg]:h-auto [&_svg]:max-w-full">
+              <ReadersMark mark={mark} shaky={skill.state === 'shaky'} />
+            </span>
+          )}
+        </span>
+      </Link>
     </li>
   );
 }

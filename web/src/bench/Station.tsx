@@ -1,15 +1,16 @@
 import type { SettingAnswer } from '@green-beam/contract';
 import { isStationPicture, type Point } from '@green-beam/core';
-import { Suspense, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { Link, useParams } from 'react-router';
 import { storage } from '../browser/storage';
 import { useWho } from '../session/who';
+import { Button } from '../ui/Button';
 import { Loading, Trouble } from '../ui/Notice';
 import { AnswerForm } from './AnswerForm';
 import type { Hands } from './apparatus/apparatus';
 import { apparatuses } from './apparatus/apparatuses';
 import { PointedAt } from './apparatus/pointedAt';
-import { useBench } from './BenchIndex';
+import { useBench } from './useBench';
 import { RealStation } from './RealStation';
 import { useSetting } from './setting';
 
@@ -68,8 +69,12 @@ function pointOf({ attempts }: SettingAnswer): Point | null {
   return verdict.explanations[0]?.find(({ point }) => point)?.point ?? null;
 }
 
+const CardDialog = lazy(async () => ({ default: (await import('./CardDialog')).CardDialog }));
+
 function Footer({ setting }: { readonly setting: SettingAnswer }) {
-  const skill = useBench().data?.instruments.find(({ kind }) => kind === setting.kind)?.skill;
+  const instrument = useBench().data?.instruments.find(({ kind }) => kind === setting.kind);
+  const skill = instrument?.skill;
+  const [card, setCard] = useState(false);
   return (
     <footer className="mt-auto flex flex-wrap justify-between gap-x-6 gap-y-1 border-t border-rule pt-3 text-sm text-soft">
       <span>
@@ -82,9 +87,22 @@ function Footer({ setting }: { readonly setting: SettingAnswer }) {
           </>
         )}
       </span>
-      <Link to="/bench" className="underline underline-offset-4">
-        Another instrument
-      </Link>
+      <span className="flex gap-5">
+        {/* What the whole class is asked is answered without it. */}
+        {instrument && !setting.shown && (
+          <Button look="quiet" className="!p-0 text-sm" onClick={() => setCard(true)}>
+            Its card
+          </Button>
+        )}
+        <Link to="/bench" className="underline underline-offset-4">
+          Another instrument
+        </Link>
+      </span>
+      {card && instrument && (
+        <Suspense>
+          <CardDialog kind={instrument.kind} name={instrument.name} onClose={() => setCard(false)} />
+        </Suspense>
+      )}
     </footer>
   );
 }

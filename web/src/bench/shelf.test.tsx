@@ -6,12 +6,14 @@ import { open, refusal, serve, type Answers } from '../../test/page';
 import { BenchIndex } from './BenchIndex';
 import { ConnectedBalance } from './ConnectedBalance';
 import { feedWords } from './feed';
+import { InstrumentPage } from './InstrumentPage';
 import { WhichInstrument } from './WhichInstrument';
 
 const shelf = (rest: object = {}) => ({
-  instruments: instruments.map(({ kind, name, models }) => ({
+  instruments: instruments.map(({ kind, name, quantity, models }) => ({
     kind,
     name,
+    quantity,
     models,
     skill: { kind, ...skill },
     parts: [],
@@ -28,6 +30,7 @@ function bench(address: string, answers: Answers = {}) {
       { path: 'bench', Component: BenchIndex },
       { path: 'bench/which', Component: WhichInstrument },
       { path: 'bench/balance', Component: ConnectedBalance },
+      { path: 'bench/instruments/:kind', Component: InstrumentPage },
       { path: 'bench/:id', element: <p>laid out</p> },
     ],
     `/bench${address}`,
@@ -37,11 +40,28 @@ function bench(address: string, answers: Answers = {}) {
 const button = (name: RegExp | string) => screen.getByRole('button', { name });
 
 describe('the shelf', () => {
-  it('has every instrument, to read or to handle, any make or a chosen one', async () => {
-    const { user, sent } = bench('', { 'POST /api/bench/settings': { id: 'new' } });
+  it('has every instrument drawn, by what it measures', async () => {
+    bench('');
     await screen.findByRole('heading', { level: 1, name: 'Bench' });
-    expect(screen.getAllByRole('heading', { level: 2 })).toHaveLength(16);
-    await user.selectOptions(screen.getByLabelText('Which burette'), 'Any of them');
+    expect(screen.getAllByRole('heading', { level: 2 }).map(({ textContent }) => textContent)).toEqual([
+      'length',
+      'mass',
+      'volume',
+      'temperature',
+      'density',
+    ]);
+    expect(screen.getAllByRole('listitem')).toHaveLength(16);
+    await waitFor(() => expect(document.querySelectorAll('li svg')).toHaveLength(16));
+  });
+
+  it('leads to an instrument, its card, and any make or a chosen one, to read or to handle', async () => {
+    const { user, sent } = bench('', { 'POST /api/bench/settings': { id: 'new' } });
+    await user.click(await screen.findByRole('link', { name: /^burette/i }));
+    expect(await screen.findByRole('heading', { level: 1, name: 'Burette' })).toBeVisible();
+    expect(screen.getByRole('img', { name: /^burette: 1 zero, 2 surface/ })).toBeVisible();
+    expect(screen.getByText('Drive the air out of the tip first.', { exact: false })).toHaveTextContent(
+      'Else: too much: a bubble’s volume that never came.',
+    );
     await user.click(button('Handle the burette'));
     expect(await screen.findByText('laid out')).toBeVisible();
     expect(sent('POST /api/bench/settings')[0]?.body).toMatchObject({ kind: 'burette', mode: 'handle' });
@@ -49,13 +69,17 @@ describe('the shelf', () => {
   });
 
   it('lays out the make that was chosen', async () => {
-    const { user, sent } = bench('', { 'POST /api/bench/settings': { id: 'new' } });
-    const choice = await screen.findByLabelText('Which ruler');
+    const { user, sent } = bench('/instruments/ruler', { 'POST /api/bench/settings': { id: 'new' } });
     const [, second] = instruments.find(({ kind }) => kind === 'ruler')!.models;
-    await user.selectOptions(choice, second!.id);
+    await user.click(await screen.findByRole('radio', { name: new RegExp(second!.name) }));
     await user.click(button('Read the ruler'));
     await screen.findByText('laid out');
     expect(sent('POST /api/bench/settings')[0]?.body).toMatchObject({ model: second!.id, mode: 'read' });
+  });
+
+  it('says that an instrument is not on it', async () => {
+    bench('/instruments/abacus');
+    expect(await screen.findByRole('link', { name: 'To the shelf' })).toBeVisible();
   });
 
   it.each([
@@ -77,21 +101,21 @@ describe('the shelf', () => {
       },
       'POST /api/bench/settings': { id: 'new' },
     });
+    expect(await screen.findByText(/, worth practising now/)).toBeVisible();
+    await user.click(screen.getByRole('link', { name: /^ruler/i }));
     expect(await screen.findByText('Look at: how many digits.')).toBeVisible();
-    expect(screen.getByText('Worth practising now.')).toBeVisible();
-    await user.click(button(name));
+    await user.click(screen.getByRole('link', { name: 'Another instrument' }));
+    await user.click(await screen.findByRole('button', { name }));
     await screen.findByText('laid out');
     expect(sent('POST /api/bench/settings')[0]?.body).toMatchObject({ kind: 'ruler', mode: 'read' });
   });
 
   it('says a refusal beside its instrument', async () => {
-    const { user } = bench('', {
+    const { user } = bench('/instruments/beaker', {
       'POST /api/bench/settings': () => refusal(422, 'not-valid', 'There is no such instrument.'),
     });
-    await screen.findByRole('heading', { level: 1, name: 'Bench' });
-    await user.click(button('Read the beaker or conical flask'));
-    const alert = await screen.findByRole('alert');
-    expect(alert.closest('li')).toHaveTextContent(/beaker or conical flask/i);
+    await user.click(await screen.findByRole('button', { name: 'Read the beaker or conical flask' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('There is no such instrument.');
   });
 });
 

@@ -11,7 +11,7 @@ import { Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { apparatuses } from '../bench/apparatus/apparatuses';
-import { useBench } from '../bench/BenchIndex';
+import { useBench } from '../bench/useBench';
 import { RealStation } from '../bench/RealStation';
 import { Button } from '../ui/Button';
 import { Loading, Trouble } from '../ui/Notice';

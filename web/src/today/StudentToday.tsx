@@ -1,4 +1,4 @@
-import { useBench } from '../bench/BenchIndex';
+import { useBench } from '../bench/useBench';
 import { useLayOut } from '../bench/setting';
 import { QuestionLine } from '../bench/QuestionLine';
 import { sentenceFor } from '../api';

@@ -1,0 +1,52 @@
+import { instrumentCards, type InstrumentKind } from '@green-beam/core';
+import { LabelledInstrument } from '@green-beam/drawing/examples';
+import { Dialog } from 'radix-ui';
+import { Button } from '../ui/Button';
+import { CardText } from './CardText';
+
+/** The card of an instrument, opened beside a reading. */
+export function CardDialog({
+  kind,
+  name,
+  onClose,
+}: {
+  readonly kind: InstrumentKind;
+  readonly name: string;
+  readonly onClose: () => void;
+}) {
+  const card = instrumentCards[kind];
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed inset-y-0 right-0 z-30 w-full max-w-xl overflow-y-auto border-l border-ink bg-page p-5"
+        >
+          <div className="mb-3 flex items-baseline justify-between gap-4">
+            <Dialog.Title className="first-letter:uppercase">{name}: its card</Dialog.Title>
+            <Dialog.Close asChild>
+              <Button>Close</Button>
+            </Dialog.Close>
+          </div>
+          <div className="mb-3 bg-bench p-1">
+            <LabelledInstrument
+              kind={kind}
+              name={name}
+              parts={card.parts.map((part) => part.name)}
+              className="w-full"
+            />
+          </div>
+          <ol className="mb-5 list-decimal pl-6">
+            {card.parts.map((part) => (
+              <li key={part.name}>
+                <strong>{part.name}</strong>: {part.does}
+              </li>
+            ))}
+          </ol>
+          <CardText card={card} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
