@@ -1,8 +1,8 @@
 import type { CDPSession, Page } from '@playwright/test';
 import { resolve } from 'node:path';
 import { build } from 'vite';
-import { baseUrl, signInStudent, test } from '../support/people';
-import { settingShown } from '../support/reading';
+import { signInStudent, test } from '../support/people';
+import { settingShown, take } from '../support/reading';
 
 /** What is dragged on each instrument, and along which way of the screen. */
 const drags: readonly (readonly [instrument: string, handle: RegExp, along: 'x' | 'y'])[] = [
@@ -65,10 +65,7 @@ test('main-thread work of a frame while dragging, at a quarter of the speed', as
   await page.addScriptTag({ content: await circleByReact() });
   await record('(a circle by React)', /circle/, 'x');
   for (const [instrument, handle, along] of drags) {
-    await settingShown(page, async () => {
-      await page.goto(`${baseUrl()}/bench`);
-      await page.getByRole('button', { name: `Handle the ${instrument}` }).click();
-    });
+    await settingShown(page, () => take(page, 'Handle', instrument));
     await record(instrument, handle, along);
   }
   console.table(rows);

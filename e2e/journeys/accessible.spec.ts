@@ -10,7 +10,10 @@ test('axe finds nothing on the student’s screens', async ({ page }) => {
   await signInStudent(page, 'Adaline Moor');
   await clean(page, laptopAndPhone);
   await page.getByRole('link', { name: 'Bench' }).click();
-  await page.getByRole('button', { name: 'Read the three-beam balance' }).waitFor();
+  await page.locator('li a > span > svg').nth(15).waitFor();
+  await clean(page, laptopAndPhone);
+  await page.getByRole('link', { name: /^vernier caliper/i }).click();
+  await page.getByRole('button', { name: 'Read the vernier caliper' }).waitFor();
   await clean(page, laptopAndPhone);
   await page.getByRole('button', { name: '? keys' }).click();
   await clean(page, laptopAndPhone);

@@ -11,16 +11,12 @@ import {
 import { eyeY, riderX, rulerEyeX, thermometerEyeY } from '@green-beam/drawing';
 import type { Page } from '@playwright/test';
 import { handsAtRest, handsNow } from '../support/hands';
-import { baseUrl, expect, signInStudent, test } from '../support/people';
-import { instrumentNames, readRightly, settingShown } from '../support/reading';
+import { expect, signInStudent, test } from '../support/people';
+import { instrumentNames, readRightly, settingShown, take } from '../support/reading';
 
 const beam = (key: string) => threeBeamModels[0]!.beams.find((one) => one.key === key)!;
 
-const handle = (page: Page, name: string) =>
-  settingShown(page, async () => {
-    await page.goto(`${baseUrl()}/bench`);
-    await page.getByRole('button', { name: `Handle the ${name}` }).click();
-  });
+const handle = (page: Page, name: string) => settingShown(page, () => take(page, 'Handle', name));
 
 /** Drags a handle to a place given in the drawing's own units. */
 async function drag(page: Page, label: string, to: { x?: number; y?: number }): Promise<void> {
@@ -145,7 +141,8 @@ test('a vernier caliper is closed until it touches, by keys alone, and corrected
 }) => {
   await signInStudent(page, 'Verity Moss');
   let setting = await handle(page, 'vernier caliper');
-  while ((setting.picture as CaliperPicture).outOfRound > 0) setting = await handle(page, 'vernier caliper');
+  const plain = ({ outOfRound, jaws }: CaliperPicture) => outOfRound === 0 && jaws !== 'inside';
+  while (!plain(setting.picture as CaliperPicture)) setting = await handle(page, 'vernier caliper');
   await page.getByLabel('Your reading', { exact: true }).fill('1 mm');
   await page.keyboard.press('Enter');
   await expect(page.getByText('It does not touch the object yet. Close it until it does.')).toBeVisible();

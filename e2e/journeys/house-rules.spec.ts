@@ -1,7 +1,7 @@
 import { boltPin, presetNamed, revise } from '@green-beam/core';
 import { clean } from '../support/axe';
 import { baseUrl, expect, signInTeacher, test } from '../support/people';
-import { readRightly, settingShown } from '../support/reading';
+import { readRightly, settingShown, take } from '../support/reading';
 import { makeRoom, openBook } from '../support/room';
 
 test('a class goes over to half divisions: new work is judged so, an old logbook by the rules that it began with', async ({
@@ -45,10 +45,7 @@ test('a class goes over to half divisions: new work is judged so, an old logbook
 
   // The student reads by the new rules: the same digits that were right before are too many now.
   const rules = revise(presetNamed('Half-division'), { rounding: 'half-even', onesZero: 'remarked' });
-  const setting = await settingShown(student, async () => {
-    await student.goto(`${baseUrl()}/bench`);
-    await student.getByRole('button', { name: 'Read the graduated cylinder' }).click();
-  });
+  const setting = await settingShown(student, () => take(student, 'Read', 'graduated cylinder'));
   const text = readRightly(setting.picture, rules);
   const field = student.getByLabel('Your reading', { exact: true });
   await field.fill(`${text} mL`);

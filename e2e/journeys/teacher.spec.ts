@@ -1,5 +1,5 @@
 import { baseUrl, expect, press, signInStudent, signInTeacher, test, type } from '../support/people';
-import { settingShown } from '../support/reading';
+import { settingShown, take } from '../support/reading';
 
 /** The teacher's whole way, by keyboard alone. */
 test('a teacher signs in, sees a reading arrive with its cause, and opens the working of a result', async ({
@@ -24,10 +24,7 @@ test('a teacher signs in, sees a reading arrive with its cause, and opens the wo
 
   const studentPage = await (await browser.newContext()).newPage();
   await signInStudent(studentPage, 'Rhoswen Kite');
-  await studentPage.goto(`${baseUrl()}/bench`);
-  await settingShown(studentPage, () =>
-    studentPage.getByRole('button', { name: 'Read the three-beam balance' }).click(),
-  );
+  await settingShown(studentPage, () => take(studentPage, 'Read', 'three-beam balance'));
   await studentPage.getByLabel('Your reading', { exact: true }).fill('0.123 g');
   const sent = studentPage.waitForResponse(/attempts/);
   await studentPage.keyboard.press('Enter');

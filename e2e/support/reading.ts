@@ -16,6 +16,7 @@ import {
 } from '@green-beam/core';
 import type { SettingAnswer } from '@green-beam/contract';
 import type { Page } from '@playwright/test';
+import { baseUrl } from './people';
 
 /** What lies on the shelf. */
 export const instrumentNames = instruments.map(({ name }) => name);
@@ -30,6 +31,14 @@ export async function settingShown(page: Page, act: () => Promise<void>): Promis
     act(),
   ]);
   return (await response.json()) as SettingAnswer;
+}
+
+/** Takes an instrument from its page of the shelf, any make of it or one, to read or to handle. */
+export async function take(page: Page, mode: 'Read' | 'Handle', name: string, model?: string): Promise<void> {
+  const kind = instruments.find((instrument) => instrument.name === name)?.kind ?? name;
+  await page.goto(`${baseUrl()}/bench/instruments/${kind}`);
+  if (model) await page.locator(`input[name="make"][value="${model}"]`).check();
+  await page.getByRole('button', { name: `${mode} the ${name}` }).click();
 }
 
 /** Reads a drawing as a careful student of the demo class would. */

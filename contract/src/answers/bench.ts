@@ -16,11 +16,21 @@ import type {
 /** A make as its card tells it. */
 export type BenchMake = Pick<Make, 'id' | 'name' | 'unit' | 'division' | 'lowest' | 'highest' | 'tolerance'>;
 
+/** What a teacher may set by hand beside the reading: a number, or one of some choices. */
+export interface BenchOption {
+  readonly key: string;
+  readonly name: string;
+  /** For a number: true in the unit of the make, false in millimetres. */
+  readonly inItsUnit: boolean;
+  readonly choices: readonly { readonly value: string; readonly name: string }[];
+}
+
 export interface BenchInstrument {
   readonly quantity: string;
   readonly kind: InstrumentKind;
   readonly name: string;
   readonly models: readonly BenchMake[];
+  readonly options: readonly BenchOption[];
   readonly skill: Mastery;
   readonly parts: readonly PartMastery[];
   readonly mark: ReadersMark | null;

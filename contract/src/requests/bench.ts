@@ -1,5 +1,5 @@
 import { mixed, object, string, type InferType } from 'yup';
-import { clientId, needed, shortText } from './fields';
+import { clientId, textsByKey, needed, shortText } from './fields';
 
 export const newSetting = object({
   id: clientId,
@@ -27,14 +27,7 @@ export const newAttempt = object({
   text: shortText('reading', 60).defined('The reading is missing.'),
   unit: shortText('unit', 24).defined('The unit is missing.'),
   hands,
-  parts: mixed<Readonly<Record<string, string>>>((value): value is Record<string, string> => {
-    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-    const texts = Object.values(value);
-    return texts.length <= 12 && texts.every((text) => typeof text === 'string' && text.length <= 60);
-  })
-    .typeError('The parts of the reading could not be read.')
-    .nullable()
-    .default(null),
+  parts: textsByKey(12, 60).typeError('The parts of the reading could not be read.').nullable().default(null),
 }).noUnknown();
 
 export const askedWords = object({ hands }).noUnknown();

@@ -1,4 +1,4 @@
-import { string } from 'yup';
+import { mixed, string } from 'yup';
 
 const uuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 
@@ -26,3 +26,11 @@ export const named = (name: string, longest: number) =>
     .required(`The ${name} is missing.`);
 
 export const isId = (text: string): boolean => uuid.test(text);
+
+/** Texts under keys that the reader of them knows: at most so many, each so long. */
+export const textsByKey = (most: number, longest: number) =>
+  mixed<Readonly<Record<string, string>>>((value): value is Record<string, string> => {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+    const texts = Object.values(value);
+    return texts.length <= most && texts.every((text) => typeof text === 'string' && text.length <= longest);
+  });

@@ -1,5 +1,5 @@
 import { object, type InferType } from 'yup';
-import { clientId, named, needed, shortText } from './fields';
+import { clientId, named, needed, shortText, textsByKey } from './fields';
 
 export const newClassQuestion = object({
   id: clientId,
@@ -7,6 +7,8 @@ export const newClassQuestion = object({
   model: needed('model', 60),
   /** What it should indicate; null lets chance choose. */
   indicates: shortText('reading', 60).nullable().default(null),
+  /** What else was set by hand, by the keys of the instrument's options. */
+  options: textsByKey(8, 60).typeError('What was set by hand could not be read.').default({}),
 }).noUnknown();
 
 export const newStationQuestion = object({

@@ -1,5 +1,5 @@
 import type { Random } from '../chance/random';
-import { eyeReachMm, surfaceMisreadings, type GlassModel, type GlassSetting } from './glass';
+import { eyeReachMm, glassOptions, surfaceMisreadings, type GlassModel, type GlassSetting } from './glass';
 import {
   handFlag,
   handNumber,
@@ -77,6 +77,7 @@ export const beaker: Instrument<BeakerSetting> = {
   quantity: 'volume',
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: beakers,
+  options: glassOptions(),
 
   sampleSetting: (model, random, indicates) => filled(model, random, 0, indicates),
   initial: (model, random) =>

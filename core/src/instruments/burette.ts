@@ -1,6 +1,6 @@
 import type { Random } from '../chance/random';
 import { downwardBuildUp, downwardMisreadings, lessInitial, type DownwardSetting } from './downwardScale';
-import { eyeReachMm, surfaceMisreadings, type GlassModel } from './glass';
+import { eyeReachMm, glassOptions, surfaceMisreadings, type GlassModel } from './glass';
 import {
   handFlag,
   handNumber,
@@ -72,6 +72,7 @@ export const burette: Instrument<BuretteSetting> = {
   quantity: 'volume',
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: burettes,
+  options: glassOptions(),
 
   sampleSetting: (model, random, indicates) =>
     clamped(model, random, random.chance(0.35) ? 'delivered' : 'reading', indicates),

@@ -1,4 +1,5 @@
-import type { Misreading, Make, Setting } from './instrument';
+import type { Misreading, Make, Setting, SettingOption } from './instrument';
+import { choiceOption, eyeOption } from './options';
 
 export type Surface = 'concave' | 'convex' | 'flat';
 
@@ -44,6 +45,16 @@ export function parallaxMm({ boreMm }: Pick<GlassModel, 'boreMm'>, eyeMm: number
   const radius = boreMm / 2;
   return (eyeMm * radius) / (eyeDistanceMm + radius);
 }
+
+/** The liquid’s surface and the eye. */
+export const glassOptions = <S extends GlassSetting>(): readonly SettingOption<S>[] => [
+  choiceOption<S>('surface', 'The surface', {
+    'a bowl': (setting) => ({ ...setting, surface: 'concave' }),
+    'a dome': (setting) => ({ ...setting, surface: 'convex' }),
+    flat: (setting) => ({ ...setting, surface: 'flat' }),
+  }),
+  eyeOption<S>(),
+];
 
 /** How a kind of glass is read: which way its numbers grow, and where one of its settings is a single reading. */
 interface Glass<S extends GlassSetting> {

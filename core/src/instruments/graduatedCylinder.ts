@@ -1,5 +1,12 @@
 import type { Random } from '../chance/random';
-import { eyeReachMm, mmPerMl, surfaceMisreadings, type GlassModel, type GlassSetting } from './glass';
+import {
+  eyeReachMm,
+  mmPerMl,
+  glassOptions,
+  surfaceMisreadings,
+  type GlassModel,
+  type GlassSetting,
+} from './glass';
 import {
   handFlag,
   handNumber,
@@ -84,6 +91,7 @@ export const graduatedCylinder: Instrument<CylinderSetting> = {
   quantity: 'volume',
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: cylinders,
+  options: glassOptions(),
 
   sampleSetting: (model, random, indicates) => {
     const setting = settle(model, random, 0);

@@ -1,6 +1,6 @@
 import type { Random } from '../chance/random';
 import { downwardBuildUp, downwardMisreadings, lessInitial, type DownwardSetting } from './downwardScale';
-import { eyeReachMm, surfaceMisreadings, type GlassModel } from './glass';
+import { eyeReachMm, glassOptions, surfaceMisreadings, type GlassModel } from './glass';
 import {
   handFlag,
   handNumber,
@@ -58,6 +58,7 @@ export const graduatedPipette: Instrument<GraduatedPipetteSetting> = {
   quantity: 'volume',
   unitChoices: ['L', 'mL', 'cm³', 'g'],
   models: graduatedPipettes,
+  options: glassOptions(),
 
   sampleSetting: (model, random, indicates) =>
     held(model, random, random.chance(0.4) ? 'delivered' : 'reading', 0, indicates),

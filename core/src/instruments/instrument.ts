@@ -59,6 +59,18 @@ export interface Misreading<S extends Setting = Setting> {
   hint(setting: S): string;
 }
 
+/** Something else than its reading that a teacher may set by hand before a class is shown it. */
+export interface SettingOption<S extends Setting = Setting> {
+  readonly key: string;
+  readonly name: string;
+  /** For a number: true where it is in the unit of the make, else in millimetres. */
+  readonly inItsUnit?: boolean;
+  /** For a choice: what there is to choose. A number has none. */
+  readonly choices?: readonly { readonly value: string; readonly name: string }[];
+  /** The setting with it. @throws RangeError, in words, for what cannot be set. */
+  apply(setting: S, value: string, model: Make): S;
+}
+
 /** One kind of instrument: every instrument of the product is one object of this shape. */
 export interface Instrument<S extends Setting = Setting> {
   readonly kind: InstrumentKind;
@@ -73,6 +85,8 @@ export interface Instrument<S extends Setting = Setting> {
    * @param indicates what it should indicate, where somebody chose that; else it is drawn.
    */
   sampleSetting(model: Make, random: Random, indicates?: number): S;
+  /** What else may be set by hand. */
+  readonly options?: readonly SettingOption<S>[];
   /** The first setting of a model that a reader is given, where one comes before all others. */
   first?(model: Make, random: Random): S;
   /** An apparatus as it is before anyone has touched it, to be handled and then read. */

@@ -11,7 +11,7 @@ import {
   type MicrometerModel,
   type MicrometerSetting,
 } from './screws';
-import { lessZeroError, zeroErrorWords } from './zeroError';
+import { lessZeroError, zeroErrorWords, zeroErrorOption } from './zeroError';
 
 export interface MicrometerPicture extends Picture {
   readonly kind: 'micrometer';
@@ -29,6 +29,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
   quantity: 'length',
   unitChoices: ['cm', 'mm', 'µm', 'g'],
   models: micrometers,
+  options: [zeroErrorOption((setting, zeroError, size) => ({ ...setting, zeroError, size }))],
 
   sampleSetting: ({ id }, random, indicates) => {
     const setting = between(micrometerModel(id), random);

@@ -9,6 +9,7 @@ import {
   type Picture,
   type Setting,
 } from './instrument';
+import { eyeOption, numberOption } from './options';
 import { labelBelow, miscountedDivision, scaleOf, shown, slack } from './scale';
 
 export interface RulerModel extends Make {
@@ -91,6 +92,20 @@ export const ruler: Instrument<RulerSetting> = {
   quantity: 'length',
   unitChoices: ['m', 'cm', 'mm', 'in'],
   models: rulers,
+  options: [
+    numberOption(
+      'begins',
+      'It begins at',
+      true,
+      ({ from, to }, { highest }) => [0, Number(highest) - (to - from)],
+      (setting, from) => ({
+        ...setting,
+        from,
+        to: Number((from + setting.to - setting.from).toPrecision(10)),
+      }),
+    ),
+    eyeOption(['square', 'to the right', 'to the left']),
+  ],
 
   sampleSetting: ({ id }, random, indicates) => {
     const setting = laid(rulerModel(id), random, 0);

@@ -1,5 +1,6 @@
 import { eyeReachMm, surfaceMisreadings, type GlassModel, type GlassSetting } from './glass';
 import { handNumber, modelIn, NotReady, type Instrument, type Misreading, type Picture } from './instrument';
+import { eyeOption } from './options';
 import { labelBelow, miscountedDivision, nextLabel, samplePlace, scaleOf, shown } from './scale';
 
 export interface SqueezeModel extends GlassModel {
@@ -69,6 +70,7 @@ export const squeezePipette: Instrument<SqueezeSetting> = {
   quantity: 'volume',
   unitChoices: ['mL', 'drops', 'cm³', 'g'],
   models: squeezePipettes,
+  options: [eyeOption()],
 
   sampleSetting: ({ id }, random, indicates) => {
     const model = squeezeModel(id);

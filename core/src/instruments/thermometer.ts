@@ -9,6 +9,7 @@ import {
   type Picture,
   type Setting,
 } from './instrument';
+import { eyeOption } from './options';
 import { labelBelow, miscountedDivision, samplePlace, scaleOf, shown, slack } from './scale';
 
 export interface ThermometerModel extends Make {
@@ -107,6 +108,7 @@ export const thermometer: Instrument<ThermometerSetting> = {
   quantity: 'temperature',
   unitChoices: ['°C', 'K', '°F', 'g'],
   models: thermometers,
+  options: [eyeOption()],
 
   sampleSetting: ({ id }, random, indicates) => {
     const setting = hung(thermometerModel(id), random);

@@ -12,7 +12,8 @@ import {
   type CaliperModel,
   type VernierParts,
 } from './verniers';
-import { lessZeroError, zeroErrorWords } from './zeroError';
+import { choiceOption } from './options';
+import { lessZeroError, zeroErrorOption, zeroErrorWords } from './zeroError';
 
 export interface CaliperPicture
   extends
@@ -30,6 +31,9 @@ const modelFor = ({ model }: CaliperSetting): CaliperModel => caliperModel(model
 const apart = ({ at, jaws, zeroError }: CaliperSetting, asFound: boolean, by: number): number =>
   asFound && jaws === 'inside' ? Math.max(zeroError, at - by) : at + by;
 
+/** Neither soft nor out of round. */
+const hard = (setting: CaliperSetting): CaliperSetting => ({ ...setting, yields: 0, outOfRound: 0, turn: 0 });
+
 const partsFor = (setting: CaliperSetting, seen: number): VernierParts =>
   vernierParts(modelFor(setting), seen);
 
@@ -39,6 +43,32 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
   quantity: 'length',
   unitChoices: ['cm', 'mm', 'in', 'g'],
   models: calipers,
+  options: [
+    zeroErrorOption((setting, zeroError, size) => ({
+      ...setting,
+      zeroError,
+      size,
+      closings: setting.closings.map(() => zeroError),
+    })),
+    choiceOption('jaws', 'Measured with', {
+      'the outside jaws': (setting) => ({ ...setting, jaws: 'outside' }),
+      'the inside jaws': (setting) => ({ ...hard(setting), jaws: 'inside' }),
+      'the depth rod': (setting) => ({ ...hard(setting), jaws: 'depth' }),
+    }),
+    choiceOption('object', 'Between the outside jaws', {
+      'a pin, along': (setting) => ({ ...hard(setting), jaws: 'outside' }),
+      'a round pin, across': (setting, model) => ({
+        ...hard(setting),
+        jaws: 'outside',
+        outOfRound: 8 * leastCount(caliperModel(model.id)),
+      }),
+      'a cork float': (setting, model) => ({
+        ...hard(setting),
+        jaws: 'outside',
+        yields: 6 * leastCount(caliperModel(model.id)),
+      }),
+    }),
+  ],
 
   sampleSetting: ({ id }, random, indicates) => gripped(caliperModel(id), random, indicates),
   first: ({ id }, random) => ({ ...gripped(caliperModel(id), random), task: 'least count' }),

@@ -1,6 +1,6 @@
 import { seeded } from '../chance/random';
 import type { Conventions } from '../conventions';
-import type { Instrument, Make, Setting } from '../instruments/instrument';
+import { modelOf, type Instrument, type Make, type Setting } from '../instruments/instrument';
 import { readingOf } from './check';
 import { ambiguous, predictAlone } from './predictions';
 
@@ -30,6 +30,17 @@ export function makeSetting(
   }
   return instrument.sampleSetting(model, random);
 }
+
+/** A setting with what was chosen by hand, by the keys of its options. @throws RangeError, in words */
+export const withOptions = (
+  instrument: Instrument,
+  setting: Setting,
+  chosen: Readonly<Record<string, string>>,
+): Setting =>
+  (instrument.options ?? []).reduce((so, option) => {
+    const value = chosen[option.key]?.trim() ?? '';
+    return value === '' ? so : option.apply(so, value, modelOf(instrument, so.model));
+  }, setting);
 
 /** A setting to show: one that indicates a number that somebody chose, or one to practise on. */
 export const sampleQuestion = (

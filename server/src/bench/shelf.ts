@@ -4,7 +4,7 @@ import type { Practice } from '../kept/practices';
 
 /** The instruments on the bench with what a person can do with each. */
 export function benchOf({ tries, marks }: Practice): BenchAnswer {
-  const lines = instruments.flatMap(({ kind, name, quantity, models }) => {
+  const lines = instruments.flatMap(({ kind, name, quantity, models, options = [] }) => {
     const of = marks.get(kind);
     return of
       ? [
@@ -20,6 +20,12 @@ export function benchOf({ tries, marks }: Practice): BenchAnswer {
               lowest,
               highest,
               tolerance,
+            })),
+            options: options.map(({ key, name: option, inItsUnit = false, choices = [] }) => ({
+              key,
+              name: option,
+              inItsUnit,
+              choices,
             })),
             skill: of.skill,
             parts: partMastery(kind, tries),

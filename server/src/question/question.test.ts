@@ -209,7 +209,7 @@ describe('which instrument', () => {
       unit: 'mm',
       percent: '1',
     });
-    expect(body.plainest).toBe('vernier-10-9');
+    expect(body.plainest).toBe('vernier-10-19');
     expect(body.choices[0]).toMatchObject({ model: 'micrometer-vernier', fits: true, enough: true });
     const wide = await student.post<WhichAnswer>('/api/bench/which', {
       size: '40',

@@ -20,6 +20,7 @@ import {
   parseReading,
   roundToStep,
   sampleQuestion,
+  withOptions,
   type Setting,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
@@ -43,7 +44,8 @@ export function askDrawn(
   const indicates = text === null ? undefined : rejectRangeErrors(() => onScale(text, model));
   return ask(services, who, classId, wanted.id, async () => {
     const { body } = await services.kept.conventionsInForce(classId);
-    return sampleQuestion(instrument, model, body, services.seed(), indicates);
+    const drawn = sampleQuestion(instrument, model, body, services.seed(), indicates);
+    return rejectRangeErrors(() => withOptions(instrument, drawn, wanted.options));
   });
 }
 

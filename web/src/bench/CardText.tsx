@@ -79,6 +79,7 @@ export function Makes({
             <input
               type="radio"
               name="make"
+              value={id}
               checked={chosen === id}
               onChange={() => onChoose(id)}
               className="mt-1 size-4 shrink-0 accent-beam"

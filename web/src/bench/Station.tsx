@@ -91,7 +91,7 @@ function Footer({ setting }: { readonly setting: SettingAnswer }) {
         {/* What the whole class is asked is answered without it. */}
         {instrument && !setting.shown && (
           <Button look="quiet" className="!p-0 text-sm" onClick={() => setCard(true)}>
-            Its card
+            How it is read
           </Button>
         )}
         <Link to="/bench" className="underline underline-offset-4">

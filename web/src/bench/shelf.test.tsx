@@ -51,7 +51,7 @@ describe('the shelf', () => {
       'density',
     ]);
     expect(screen.getAllByRole('listitem')).toHaveLength(16);
-    await waitFor(() => expect(document.querySelectorAll('li svg')).toHaveLength(16));
+    await waitFor(() => expect(document.querySelectorAll('li a > span > svg')).toHaveLength(16));
   });
 
   it('leads to an instrument, its card, and any make or a chosen one, to read or to handle', async () => {

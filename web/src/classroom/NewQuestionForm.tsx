@@ -18,16 +18,19 @@ export function NewQuestionForm({
   const [kind, setKind] = useState(instruments[0]?.kind ?? '');
   const [model, setModel] = useState('');
   const [indicates, setIndicates] = useState('');
+  const [options, setOptions] = useState<Readonly<Record<string, string>>>({});
   const [station, setStation] = useState({ tag: '', reading: '', tolerance: '' });
   const headingId = useId();
   const chosen = instruments.find((instrument) => instrument.kind === kind);
   const models = chosen?.models ?? [];
   const modelId = models.some(({ id }) => id === model) ? model : (models[0]?.id ?? '');
+  const unit = models.find(({ id }) => id === modelId)?.unit ?? '';
   const question = (event: FormEvent) => {
     event.preventDefault();
-    onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates });
+    onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates, options });
     // Left standing it would tell the class what to read.
     setIndicates('');
+    setOptions({});
   };
   const real = (event: FormEvent) => {
     event.preventDefault();
@@ -41,7 +44,14 @@ export function NewQuestionForm({
       <div className="grid gap-3 sm:grid-cols-2">
         <label>
           Instrument
-          <select value={kind} onChange={(event) => setKind(event.target.value)} className={select}>
+          <select
+            value={kind}
+            onChange={(event) => {
+              setKind(event.target.value);
+              setOptions({});
+            }}
+            className={select}
+          >
             {instruments.map(({ kind: id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -62,13 +72,41 @@ export function NewQuestionForm({
       </div>
       <form onSubmit={question} className="flex flex-wrap items-end gap-3">
         <label>
-          Set it to (empty: by chance)
+          Set it to, in {unit} (empty: by chance)
           <ReadingField
             value={indicates}
             onChange={(event) => setIndicates(event.target.value)}
             className="w-44"
           />
         </label>
+        {(chosen?.options ?? []).map(({ key, name, inItsUnit, choices }) => {
+          const set = (value: string) => setOptions({ ...options, [key]: value });
+          return (
+            <label key={key}>
+              {choices.length > 0 ? name : `${name}, in ${inItsUnit ? unit : 'mm'}`}
+              {choices.length > 0 ? (
+                <select
+                  value={options[key] ?? ''}
+                  onChange={(event) => set(event.target.value)}
+                  className="block w-44 rounded-sm border-2 border-rule bg-white px-2 py-2"
+                >
+                  <option value="">by chance</option>
+                  {choices.map((choice) => (
+                    <option key={choice.value} value={choice.value}>
+                      {choice.name}
+                    </option>
+                  ))}
+                </select>
+              ) : (
+                <ReadingField
+                  value={options[key] ?? ''}
+                  onChange={(event) => set(event.target.value)}
+                  className="w-44"
+                />
+              )}
+            </label>
+          );
+        })}
         <Button look="main" type="submit" disabled={busy}>
           Show it to the class
         </Button>
