@@ -103,7 +103,9 @@ export function BeamBalance({
       <Stand />
       <Plate />
       <g transform={`rotate(${turnFor(pointer)} ${pivot.x} ${pivot.y})`}>{beams}</g>
-      <Pan onPan={picture.onPan} pointer={pointer} />
+      <g transform={`translate(0 ${pointer * 1.2})`}>
+        <Pan onPan={picture.onPan} />
+      </g>
       <g className="pivot">
         <path d={`M${pivot.x} ${pivot.y + 4} l-10 -20 h20 Z`} fill={steel.light} stroke={steel.edge} />
         <circle cx={pivot.x} cy={pivot.y - 9} r={4} fill={steel.dark} />
@@ -187,11 +189,10 @@ const Frame = memo(function Frame({ bottom }: { readonly bottom: number }) {
 });
 
 /** The pan stands on the short arm: up when the pointer is down. */
-function Pan({ onPan, pointer }: { readonly onPan: boolean; readonly pointer: number }) {
-  const sink = pointer * 1.2;
+const Pan = memo(function Pan({ onPan }: { readonly onPan: boolean }) {
   const top = 122;
   return (
-    <g transform={`translate(0 ${sink})`}>
+    <g>
       <g className="pan">
         <Round x={64} y={top + 18} width={10} height={pivot.y - top - 6} of={steel} along="y" />
         <Piece of={steel} d={`M8 ${top} H132 L116 ${top + 18} H24 Z`} />
@@ -206,7 +207,7 @@ function Pan({ onPan, pointer }: { readonly onPan: boolean; readonly pointer: nu
       )}
     </g>
   );
-}
+});
 
 /** The fixed plate beside the pointer: the zero mark and ten marks each way. */
 const Plate = memo(function Plate() {

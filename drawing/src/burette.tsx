@@ -11,7 +11,7 @@ import { EyeOnRail } from './eyeOnRail';
 import { Card, Liquid, levelled, pxPerMm, seenTube, tubeX, Wall } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
 import { tipPlace, WholeBurette, type TapState } from './wholeBurette';
-import { WholePipette, graduatedProfile } from './wholePipette';
+import { graduatedProfile, profileOf, WholePipette } from './wholePipette';
 import { Marks, PrintedUnit, tubeSpots } from './tubeScale';
 import type { Spots } from './point';
 
@@ -107,7 +107,7 @@ export function Downward({
         <WholeBurette model={model} levelMl={picture.levelMl} tap={tap} tapProps={tapProps} />
       ) : (
         <WholePipette
-          profile={graduatedProfile(model)}
+          profile={profileOf(model, graduatedProfile)}
           levelMl={Number(model.highest) - picture.levelMl}
           scale={model}
         />

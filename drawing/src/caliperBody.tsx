@@ -49,7 +49,11 @@ export function CaliperBody({ held, beam, slide, jawProps }: BodyProps) {
   return (
     <g transform={`translate(${left} ${top}) scale(${px})`}>
       {sizeMm !== null && jaws === 'inside' && <Bore to={sizeMm} />}
-      {sizeMm !== null && jaws === 'depth' && <Sleeve depth={sizeMm} off={gapMm - sizeMm} />}
+      {sizeMm !== null && jaws === 'depth' && (
+        <g transform={`translate(${gapMm - sizeMm} 0)`}>
+          <Sleeve depth={sizeMm} />
+        </g>
+      )}
       <g className="depth-rod">
         <Flat x={gapMm + 60} y={6.6} width={beamEnd - 60} height={2.8} of={steel} bevel={0.5} />
       </g>
@@ -143,6 +147,8 @@ const SlidingPart = memo(function SlidingPart() {
         of={steel}
       />
       <path d={`M3.2 36 L0 36 V${outsideDepth} L1.4 ${outsideDepth} Z`} fill={steel.dark} />
+      {/* The window too is taken hold of. */}
+      <rect x={0} y={-2.6} width={slide} height={21.2} fill="transparent" />
       <Stroke d={`M1 -1.6 H${slide - 1}`} colour={steel.light} />
       <Stroke d={`M17.5 17.8 H${slide - 0.6} V0`} colour={steel.dark} width={2} />
       <Stroke d={`M0.6 20 V35`} colour={steel.light} />
@@ -191,7 +197,7 @@ function Held({
 }
 
 /** A deck sleeve over the upper jaws: its front is broken away, so that they are seen standing in the bore. */
-function Bore({ to }: { readonly to: number }) {
+const Bore = memo(function Bore({ to }: { readonly to: number }) {
   const [wall, rim, cut, roof] = [9, -6, -22, -34];
   const outer = to + 2 * wall;
   const walls = [-wall, to].map((x) => ({ x, y: cut, width: wall, height: rim - cut }));
@@ -219,11 +225,11 @@ function Bore({ to }: { readonly to: number }) {
       />
     </g>
   );
-}
+});
 
 /** The same sleeve cut open, its floor under the rod and, once it is closed that far, its rim against the end of the beam. */
-function Sleeve({ depth, off }: { readonly depth: number; readonly off: number }) {
-  const beamEnd = body.beamEnd + off;
+const Sleeve = memo(function Sleeve({ depth }: { readonly depth: number }) {
+  const { beamEnd } = body;
   const wall = 6;
   const [from, to] = [1, 15];
   const pieces = [
@@ -242,4 +248,4 @@ function Sleeve({ depth, off }: { readonly depth: number; readonly off: number }
       ))}
     </g>
   );
-}
+});

@@ -46,7 +46,7 @@ export function DigitalCaliper({
           turn: null,
           soft: picture.yieldsMm > 0,
         }}
-        beam={<Track />}
+        beam={track}
         slide={<SmallHousing text={text} />}
         jawProps={jawProps}
       />
@@ -65,6 +65,8 @@ const Track = memo(function Track() {
     </g>
   );
 });
+
+const track = <Track />;
 
 /** The housing on the slide, with its live window. */
 function SmallHousing({ text }: { readonly text: string }) {

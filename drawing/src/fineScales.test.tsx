@@ -54,8 +54,8 @@ describe.each(calipers.map((model) => [model.name, model] as const))('%s, as dra
       const picture = vernierCaliper.picture(setting) as CaliperPicture;
       const markup = draw(<VernierCaliper picture={picture} />);
       const slid = Number(/translate\(([-\d.]+)\)/.exec(markup)?.[1]);
-      const mains = places(markup, 'main-line', 'x1').map((x) => x + slid);
-      const verniers = places(markup, 'vernier-line', 'x1');
+      const mains = beginnings(markup, 'main-lines').map(([x]) => x + slid);
+      const verniers = beginnings(markup, 'vernier-lines').map(([x]) => x);
       expect(verniers).toHaveLength(model.lines + 1);
       const apart = verniers.map((x) => Math.min(...mains.map((main) => Math.abs(main - x))));
       const best = apart.slice(0, model.lines).indexOf(Math.min(...apart.slice(0, model.lines)));
@@ -65,7 +65,7 @@ describe.each(calipers.map((model) => [model.name, model] as const))('%s, as dra
 
   it('keeps its lines countable', () => {
     const picture = vernierCaliper.picture(vernierCaliper.sampleSetting(model, seeded(1))) as CaliperPicture;
-    const verniers = places(draw(<VernierCaliper picture={picture} />), 'vernier-line', 'x1');
+    const verniers = beginnings(draw(<VernierCaliper picture={picture} />), 'vernier-lines').map(([x]) => x);
     expect((verniers[1] ?? 0) - (verniers[0] ?? 0)).toBeGreaterThan(5);
     expect(leastCount(model)).toBeGreaterThan(0);
   });

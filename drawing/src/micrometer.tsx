@@ -278,7 +278,7 @@ const ThimbleTube = memo(function ThimbleTube() {
         fill={satin.dark}
       />
       <Round {...knurl} of={steel} />
-      <Knurl {...knurl} of={steel} step={15} />
+      <Knurl {...knurl} of={steel} step={24} />
     </g>
   );
 });

@@ -12,6 +12,7 @@ import {
   instruments,
   micrometer,
   mmPerMl,
+  readyMade,
   ruler,
   rulers,
   seeded,
@@ -62,6 +63,7 @@ import { examples, LabelledInstrument } from './examples';
 import { cylinderProfile } from './graduatedCylinder';
 import { sunkMm } from './hydrometer';
 import * as materials from './matter';
+import { isDrawn, ObjectDrawing } from './objects';
 import { ringContents, ringProfile } from './ringMark';
 import { stickEnd } from './ruler';
 import { heightOf, radiusAt, volumeBelow } from './vessel';
@@ -382,6 +384,14 @@ it.each(instruments.map(({ kind, name }) => [name, kind] as const))(
         expect(Math.hypot(x - otherX, y - otherY)).toBeGreaterThan(34);
   },
 );
+
+it('every ready-made investigation shows its object', () => {
+  for (const { object } of readyMade) {
+    expect(isDrawn(object)).toBe(true);
+    expect(draw(<ObjectDrawing object={object} />)).toMatch(/<(path|rect|circle)/);
+  }
+  expect(draw(<ObjectDrawing object="something of our own" />)).toBe('');
+});
 
 describe('what is read is legible', () => {
   /** Relative luminance of a colour (WCAG 2): what is left of it in grey. */

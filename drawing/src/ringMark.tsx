@@ -12,7 +12,7 @@ import { Card, Liquid, levelled, seenTube, tubeX, Wall, type Tube } from './glas
 import { figureFont, ink, textFont } from './ink';
 import { Piece, Stroke, satin } from './matter';
 import { heightOf, Vessel, type Profile } from './vessel';
-import { ringFlaskProfile, ringHeight, ringPipetteProfile, WholePipette } from './wholePipette';
+import { profileOf, ringFlaskProfile, ringHeight, ringPipetteProfile, WholePipette } from './wholePipette';
 import type { Spots } from './point';
 
 /** Size of the drawing, in its own units. */
@@ -20,17 +20,12 @@ export const ringView = { width: 770, height: 640 } as const;
 
 const ringModels = [...volumetricPipettes, ...volumetricFlasks];
 const modelOf = (picture: RingPicture): GlassModel => modelIn(ringModels, 'ring-marked glass', picture.model);
-const profiles = new Map<string, Profile>();
-
-/** The inside of the whole glass: made once for each make. */
-export function ringProfile(picture: Pick<RingPicture, 'kind' | 'model'>): Profile {
-  const model = modelIn(ringModels, 'ring-marked glass', picture.model);
-  const made =
-    profiles.get(model.id) ??
-    (picture.kind === 'volumetric-flask' ? ringFlaskProfile : ringPipetteProfile)(model);
-  profiles.set(model.id, made);
-  return made;
-}
+/** The inside of the whole glass. */
+export const ringProfile = (picture: Pick<RingPicture, 'kind' | 'model'>): Profile =>
+  profileOf(
+    modelIn(ringModels, 'ring-marked glass', picture.model),
+    picture.kind === 'volumetric-flask' ? ringFlaskProfile : ringPipetteProfile,
+  );
 
 /** What is in the whole glass with its surface so far above the ring, in mL. */
 export const ringContents = (picture: RingPicture): number => {

@@ -1,5 +1,5 @@
 import { caliperModel, shown, slideEdge, type CaliperModel, type CaliperPicture } from '@green-beam/core';
-import { memo, type SVGProps } from 'react';
+import { memo, useMemo, type SVGProps } from 'react';
 import { body, CaliperBody, gapAt, gapX } from './caliperBody';
 import { figureFont, ink, textFont } from './ink';
 import { Lines, type Line } from './lines';
@@ -34,6 +34,10 @@ export function VernierCaliper({
   readonly jawProps?: SVGProps<SVGGElement>;
 }) {
   const model = caliperModel(picture.model);
+  const small = useMemo(
+    () => ({ beam: <SmallScale model={model} />, slide: <SmallVernier model={model} /> }),
+    [model],
+  );
   const gapMm = gapOf(picture);
   const touchesMm = (picture.touchesAt - picture.closedAt) * mmPerUnit(model);
   const holds = picture.at > picture.closedAt + 1e-9 || picture.at >= picture.touchesAt;
@@ -47,8 +51,8 @@ export function VernierCaliper({
           turn: picture.outOfRound > 0 ? picture.turn : null,
           soft: picture.yields > 0,
         }}
-        beam={<SmallScale model={model} />}
-        slide={<SmallVernier model={model} />}
+        beam={small.beam}
+        slide={small.slide}
         jawProps={jawProps}
       />
       <Scales model={model} at={picture.at} />
@@ -123,23 +127,33 @@ interface ScaleProps {
   readonly px: number;
 }
 
+/** Its lines are one thing to move, however many there are. */
 const MainScale = memo(function MainScale({ model, px }: ScaleProps) {
   const { seam, vernierWidth } = scales;
   const end = Number(model.highest) + (vernierWidth + 100) / px;
   const perLabel = Math.round(Number(model.labelEvery) / model.mainDivision);
+  const marks = Array.from({ length: Math.ceil(end / model.mainDivision) }, (_, mark) => mark);
+  const at = (mark: number) => mark * model.mainDivision * px;
   return (
     <g>
-      {Array.from({ length: Math.ceil(end / model.mainDivision) }, (_, mark) => {
-        const x = mark * model.mainDivision * px;
-        const numbered = mark % perLabel === 0;
-        const middle = perLabel % 2 === 0 && mark % (perLabel / 2) === 0;
-        const top = seam - (numbered ? 46 : middle ? 36 : 26);
-        return (
-          <ScaleLine key={mark} className="main-line" x={x} from={top} to={seam} numberY={seam - 58}>
-            {numbered && mainNumber(model, mark / perLabel)}
-          </ScaleLine>
-        );
-      })}
+      <Lines
+        className="main-lines"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+        lines={marks.map((mark): Line => {
+          const middle = perLabel % 2 === 0 && mark % (perLabel / 2) === 0;
+          return [at(mark), seam - (mark % perLabel === 0 ? 46 : middle ? 36 : 26), at(mark), seam];
+        })}
+      />
+      <g textAnchor="middle" fontSize={20} fontWeight={600} fill={ink.ink}>
+        {marks
+          .filter((mark) => mark % perLabel === 0)
+          .map((mark) => (
+            <text key={mark} x={at(mark)} y={seam - 58}>
+              {mainNumber(model, mark / perLabel)}
+            </text>
+          ))}
+      </g>
     </g>
   );
 });
@@ -149,6 +163,9 @@ const Vernier = memo(function Vernier({ model, px }: ScaleProps) {
   const step = ((model.spans * model.mainDivision) / model.lines) * px;
   const edge = zeroX - slideEdge * model.mainDivision * px;
   const end = caliperView.width + 20;
+  const lines = Array.from({ length: model.lines + 1 }, (_, line) => line);
+  const at = (line: number) => zeroX + line * step;
+  const numbered = (line: number) => line % model.numberedEvery === 0;
   return (
     <g>
       {/* The slide goes around the beam: over it, and with its bevelled plate below. */}
@@ -172,57 +189,22 @@ const Vernier = memo(function Vernier({ model, px }: ScaleProps) {
         strokeWidth={0.8}
         vectorEffect="non-scaling-stroke"
       />
-      {Array.from({ length: model.lines + 1 }, (_, line) => {
-        const numbered = line % model.numberedEvery === 0;
-        const [x, bottom] = [zeroX + line * step, seam + (numbered ? 42 : 27)];
-        return (
-          <ScaleLine key={line} className="vernier-line" x={x} from={seam} to={bottom} numberY={seam + 66}>
-            {numbered && shown(model.printed(line))}
-          </ScaleLine>
-        );
-      })}
+      <Lines
+        className="vernier-lines"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+        lines={lines.map((line): Line => [at(line), seam, at(line), seam + (numbered(line) ? 42 : 27)])}
+      />
+      <g textAnchor="middle" fontSize={20} fontWeight={600} fill={ink.ink}>
+        {lines.filter(numbered).map((line) => (
+          <text key={line} x={at(line)} y={seam + 66}>
+            {shown(model.printed(line))}
+          </text>
+        ))}
+      </g>
     </g>
   );
 });
-
-interface ScaleLineProps {
-  readonly className: string;
-  readonly x: number;
-  readonly from: number;
-  readonly to: number;
-  readonly numberY: number;
-  /** Its number, if it has one. */
-  readonly children: string | false;
-}
-
-function ScaleLine({ className, x, from, to, numberY, children }: ScaleLineProps) {
-  return (
-    <g stroke={ink.ink}>
-      <line
-        className={className}
-        vectorEffect="non-scaling-stroke"
-        x1={x}
-        x2={x}
-        y1={from}
-        y2={to}
-        strokeWidth={1}
-      />
-      {children !== false && (
-        <text
-          x={x}
-          y={numberY}
-          textAnchor="middle"
-          fontSize={18}
-          fontWeight={600}
-          fill={ink.ink}
-          stroke="none"
-        >
-          {children}
-        </text>
-      )}
-    </g>
-  );
-}
 
 /** Centimetres on a metric scale; tenths of an inch, counted anew in each inch, on the other. */
 const mainNumber = ({ inches }: CaliperModel, label: number): string =>

@@ -5,6 +5,15 @@ import { Lines } from './lines';
 import { Piece, rubber, Stroke } from './matter';
 import { bulge, heightOf, radiusAt, smooth, Vessel, volumeBelow, whereReaches, type Profile } from './vessel';
 
+const profiles = new Map<string, Profile>();
+
+/** A profile that is made once for each make, and is then the same one: what is drawn of it need not be drawn again. */
+export function profileOf(model: GlassModel, make: (model: GlassModel) => Profile): Profile {
+  const made = profiles.get(model.id) ?? make(model);
+  profiles.set(model.id, made);
+  return made;
+}
+
 const tip: Profile = [[0, 0.5], ...smooth(1, 24, 0.7, 2)];
 
 /** A graduated pipette: a tip, then one even bore, and room above its zero line. */

@@ -1,17 +1,21 @@
+import type { BenchMake } from '@green-beam/contract';
 import { instrumentCards, type InstrumentKind } from '@green-beam/core';
 import { LabelledInstrument } from '@green-beam/drawing/examples';
 import { Dialog } from 'radix-ui';
 import { Button } from '../ui/Button';
-import { CardText } from './CardText';
+import { CardText, makeWords } from './CardText';
 
 /** The card of an instrument, opened beside a reading. */
 export function CardDialog({
   kind,
   name,
+  make,
   onClose,
 }: {
   readonly kind: InstrumentKind;
   readonly name: string;
+  /** The make that is read, where its division may be told. */
+  readonly make: BenchMake | undefined;
   readonly onClose: () => void;
 }) {
   const card = instrumentCards[kind];
@@ -44,6 +48,7 @@ export function CardDialog({
               </li>
             ))}
           </ol>
+          {make && <p className="mb-4">{makeWords(make)}</p>}
           <CardText card={card} />
         </Dialog.Content>
       </Dialog.Portal>

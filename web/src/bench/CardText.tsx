@@ -93,5 +93,5 @@ export function Makes({
 }
 
 /** `Vernier caliper, 50 lines on 49 mm: 0 to 130 mm, by 0.02, ± 0.05 mm`. */
-const makeWords = ({ name, unit, lowest, highest, division, tolerance }: BenchMake): string =>
+export const makeWords = ({ name, unit, lowest, highest, division, tolerance }: BenchMake): string =>
   `${name}: ${lowest.replace('-', '−')} to ${highest} ${unit}, by ${division}${Number(tolerance) > 0 ? `, ± ${tolerance} ${unit}` : ''}`;

@@ -69,6 +69,10 @@ function pointOf({ attempts }: SettingAnswer): Point | null {
   return verdict.explanations[0]?.find(({ point }) => point)?.point ?? null;
 }
 
+/** Where it is asked what its lines are worth, its card does not tell. */
+const asksItsDivision = ({ picture }: SettingAnswer): boolean =>
+  'task' in picture && picture.task === 'least count';
+
 const CardDialog = lazy(async () => ({ default: (await import('./CardDialog')).CardDialog }));
 
 function Footer({ setting }: { readonly setting: SettingAnswer }) {
@@ -100,7 +104,16 @@ function Footer({ setting }: { readonly setting: SettingAnswer }) {
       </span>
       {card && instrument && (
         <Suspense>
-          <CardDialog kind={instrument.kind} name={instrument.name} onClose={() => setCard(false)} />
+          <CardDialog
+            kind={instrument.kind}
+            name={instrument.name}
+            make={
+              asksItsDivision(setting)
+                ? undefined
+                : instrument.models.find(({ id }) => id === setting.picture.model)
+            }
+            onClose={() => setCard(false)}
+          />
         </Suspense>
       )}
     </footer>

@@ -1,11 +1,16 @@
 import { endpoints, type LogbookLine } from '@green-beam/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Stated } from '../ui/Figure';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { Symbol } from '../ui/Symbol';
+
+const ObjectDrawing = lazy(async () => ({
+  default: (await import('@green-beam/drawing/objects')).ObjectDrawing,
+}));
 
 export const useLogbooks = (enabled = true) =>
   useQuery({ queryKey: ['logbooks'], queryFn: () => call(endpoints.logbooks), enabled });
@@ -47,8 +52,13 @@ export function LogbookSummary({ line }: { readonly line: LogbookLine }) {
     onSuccess: ({ logbookId }) => navigate(`/logbook/${logbookId}`),
   });
   return (
-    <div className="flex flex-wrap items-center justify-between gap-4">
-      <div>
+    <div className="flex flex-wrap items-center gap-4">
+      <span className="h-20 w-24 shrink-0 rounded-sm bg-bench p-1">
+        <Suspense>
+          <ObjectDrawing object={line.object} className="size-full" />
+        </Suspense>
+      </span>
+      <div className="mr-auto min-w-40 flex-1">
         <h2>{line.title}</h2>
         <p className="text-soft">
           {line.logbookId === null

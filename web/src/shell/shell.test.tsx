@@ -189,8 +189,11 @@ describe('the beam', () => {
     await parcel('q', '2.0');
     start(stumbling);
     expect(await screen.findByText('2 things wait to be sent; nothing is lost.')).toBeVisible();
-    act(() => Stream.latest().onerror?.());
-    expect(screen.getByText('No connection. 2 things wait to be sent; nothing is lost.')).toBeVisible();
+    // The stream is opened a little later than the page is there.
+    await waitFor(() => {
+      act(() => Stream.latest().onerror?.());
+      expect(screen.getByText('No connection. 2 things wait to be sent; nothing is lost.')).toBeVisible();
+    });
   });
 
   it('takes over what an earlier version of the pages kept', async () => {

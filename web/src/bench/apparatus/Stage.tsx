@@ -78,7 +78,7 @@ export function Stage({ label, view, zoom = 2.4, spots, children, says = '', too
           </Lens>
         </svg>
       </div>
-      <p role="status" className="min-h-6 px-4 text-sm">
+      <p role="status" className="min-h-6 px-4 text-sm md:h-6 md:[contain:size_layout]">
         {says}
       </p>
       {/* One row, however many: a drawing is never cut off by its buttons. What does not fit is scrolled to. */}
