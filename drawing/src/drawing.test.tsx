@@ -36,7 +36,8 @@ describe('the cylinder', () => {
       const markup = draw(
         <GraduatedCylinder picture={graduatedCylinder.picture(setting) as CylinderPicture} card />,
       );
-      const lines = attributes(markup, /y1="([-\d.]+)" y2="\1" stroke-width="(?:2|1.4)"/g);
+      const path = / class="marks"[^>]* d="([^"]*)"/.exec(markup)?.[1] ?? '';
+      const lines = attributes(path, /M[-\d.]+ ([-\d.]+)L/g);
       const gaps = lines.slice(1).map((y, at) => Math.abs(y - (lines[at] ?? 0)));
       // Every line is one division from the next, and countable.
       const apart = gaps[0] ?? 0;

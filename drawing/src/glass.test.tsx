@@ -39,7 +39,10 @@ import {
 
 const draw = renderToStaticMarkup;
 const marks = (markup: string): number[] =>
-  [...markup.matchAll(/<line class="mark"[^>]*? y1="([-\d.]+)"/g)].map(([, y]) => Number(y));
+  [
+    ...markup.matchAll(/<line class="mark"[^>]*? y1="([-\d.]+)"/g),
+    ...(/ class="marks"[^>]* d="([^"]*)"/.exec(markup)?.[1] ?? '').matchAll(/M[-\d.]+ ([-\d.]+)L/g),
+  ].map(([, y]) => Number(y));
 const gaps = (ys: readonly number[]): number[] =>
   [...ys].sort((a, b) => a - b).flatMap((y, at, all) => (at === 0 ? [] : [y - (all[at - 1] ?? 0)]));
 
@@ -57,9 +60,9 @@ describe.each([
     const apart = gaps(ys)[0] ?? 0;
     expect(apart).toBeGreaterThan(10);
     for (const gap of gaps(ys)) expect(gap).toBeCloseTo(apart, 6);
-    const numbers = [...markup.matchAll(/class="number"[^>]* y="([-\d.]+)"[^>]*>([\d.]+)<\/text>/g)].map(
-      ([, y, text]) => [Number(text), Number(y)] as const,
-    );
+    const numbers = [
+      ...markup.matchAll(/translate\(0 ([-\d.]+)\)"><text[^>]*class="number"[^>]*>([\d.]+)<\/text>/g),
+    ].map(([, y, text]) => [Number(text), Number(y)] as const);
     const sorted = [...numbers].sort((a, b) => a[0] - b[0]);
     expect(sorted.map(([, y]) => y)).toEqual([...sorted.map(([, y]) => y)].sort((a, b) => a - b));
   });

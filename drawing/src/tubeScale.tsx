@@ -2,6 +2,7 @@ import { labelBelow, scaleOf, shown, type GlassModel } from '@green-beam/core';
 import { memo } from 'react';
 import type { Tube } from './glassTube';
 import { figureFont, ink, textFont } from './ink';
+import { Lines, type Line } from './lines';
 import type { Spots } from './point';
 
 interface MarksProps {
@@ -36,49 +37,45 @@ function EvenMarks({ tube: { middleX, radius }, model, yOf, height, otherNumber 
   const short = Math.max(16, Math.min(44, radius * 0.36));
   const start = scaleStart({ middleX, radius }, otherNumber !== undefined);
   const words = { stroke: '#0b1411', strokeWidth: 5, paintOrder: 'stroke', fontSize: 20 } as const;
+  const seen = lines.flatMap((value) => {
+    const y = yOf(value);
+    if (y < -12 || y > height - 2) return [];
+    const count = Math.round(value / d);
+    const numbered = count % spaces === 0;
+    const middle = spaces % 2 === 0 && count % (spaces / 2) === 0;
+    const length = numbered ? short * 1.7 : middle && spaces > 4 ? short * 1.32 : short;
+    return [{ value, y, count, numbered, end: start + length }];
+  });
+  const across = (these: typeof seen, more: number): readonly Line[] =>
+    these.map(({ y, end }) => [start - more, y, end + more, y]);
   return (
-    <g fill="#ffffff" stroke="#ffffff" fontFamily={figureFont}>
-      {lines.map((value) => {
-        const y = yOf(value);
-        if (y < -12 || y > height - 2) return null;
-        const count = Math.round(value / d);
-        const numbered = count % spaces === 0;
-        const middle = spaces % 2 === 0 && count % (spaces / 2) === 0;
-        const length = numbered ? short * 1.7 : middle && spaces > 4 ? short * 1.32 : short;
-        return (
-          <g key={count}>
-            {/* A dark edge under each line keeps it visible against the white of a card. */}
-            <line
-              className="edge"
-              x1={start - 1}
-              x2={start + length + 1}
-              y1={y}
-              y2={y}
-              stroke="#0b1411"
-              strokeOpacity={0.7}
-              strokeWidth={4}
-            />
-            <line
-              className="mark"
-              x1={start}
-              x2={start + length}
-              y1={y}
-              y2={y}
-              strokeWidth={numbered ? 2 : 1.4}
-            />
-            {numbered && (
-              <text className="number" x={start + length + 8} y={y + 7} fontWeight={600} {...words}>
-                {shown(value)}
-              </text>
-            )}
-            {numbered && otherNumber && (
-              <text x={start - 10} y={y + 7} textAnchor="end" {...words}>
+    <g fill="#ffffff" fontFamily={figureFont}>
+      {/* A dark edge under each line keeps it visible against the white of a card. */}
+      <Lines lines={across(seen, 1)} stroke="#0b1411" strokeOpacity={0.7} strokeWidth={4} />
+      <Lines className="marks" lines={across(seen, 0)} stroke="#ffffff" strokeWidth={1.4} />
+      <Lines
+        lines={across(
+          seen.filter(({ numbered }) => numbered),
+          0,
+        )}
+        stroke="#ffffff"
+        strokeWidth={2}
+      />
+      {seen
+        .filter(({ numbered }) => numbered)
+        .map(({ count, value, y, end }) => (
+          // The group moves, not what is in it: a letter that stays in its place is not laid out anew.
+          <g key={count} transform={`translate(0 ${y})`}>
+            <text className="number" x={end + 8} y={7} fontWeight={600} {...words}>
+              {shown(value)}
+            </text>
+            {otherNumber && (
+              <text x={start - 10} y={7} textAnchor="end" {...words}>
                 {shown(otherNumber(value))}
               </text>
             )}
           </g>
-        );
-      })}
+        ))}
     </g>
   );
 }

@@ -35,9 +35,11 @@ export async function settingShown(page: Page, act: () => Promise<void>): Promis
 
 /** Takes an instrument from its page of the shelf, any make of it or one, to read or to handle. */
 export async function take(page: Page, mode: 'Read' | 'Handle', name: string, model?: string): Promise<void> {
-  const kind = instruments.find((instrument) => instrument.name === name)?.kind ?? name;
-  await page.goto(`${baseUrl()}/bench/instruments/${kind}`);
-  if (model) await page.locator(`input[name="make"][value="${model}"]`).check();
+  const instrument = instruments.find((one) => one.name === name);
+  await page.goto(`${baseUrl()}/bench/instruments/${instrument?.kind}`);
+  // Of one make there is nothing to choose.
+  if (model && instrument && instrument.models.length > 1)
+    await page.locator(`input[name="make"][value="${model}"]`).check();
   await page.getByRole('button', { name: `${mode} the ${name}` }).click();
 }
 
