@@ -3,6 +3,7 @@ import {
   formatVersion,
   instrumentKinds,
   mostTrials,
+  replicateWays,
   type Investigation,
   type InvestigationProblem,
 } from '@green-beam/core';
@@ -72,9 +73,10 @@ const column = byKind({
     tag: needed(40),
     planned: maybe(60),
     carried: flag().optional(),
+    differs: flag().optional(),
   }),
   clock: only(head),
-  count: only({ ...head, unit: text(24).defined('This is missing.') }),
+  count: only({ ...head, unit: text(24).defined('This is missing.'), differs: flag().optional() }),
   derived: only({
     ...head,
     unit: text(24).defined('This is missing.'),
@@ -151,6 +153,9 @@ export const investigationFile = only({
       key: needed(40),
       title: needed(80),
       trials: count(1, mostTrials).required('This is missing.'),
+      replicates: string()
+        .oneOf(replicateWays, `This is ${replicateWays.join(', ')}.`)
+        .optional(),
       columns: list(column, 16).min(1, 'A table has at least one column.'),
     }),
     6,

@@ -55,7 +55,8 @@ const make = (
   labelEvery,
   lowest: '0',
   highest,
-  tolerance: String(Number(division) / 2),
+  // Lines are placed far better than a coarse stick can be read.
+  tolerance: metric ? '0.5' : '0.02',
   numberedBy,
   metric,
   // Binary parts of an inch, not tenths.

@@ -2,8 +2,17 @@ import type { Conventions } from '../conventions';
 import type { Decimal, Quantity } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import { parseProduct } from '../units';
-import { inBase, termOf, type Component, type Input, type ModelEquation } from '../uncertainty';
-import { halfWidthOf } from './columnKinds';
+import {
+  dualOf,
+  inBase,
+  termOf,
+  variable,
+  type Component,
+  type Input,
+  type ModelEquation,
+} from '../uncertainty';
+import { clockHalfWidth, halfWidthOf } from './columnKinds';
+import { planned, variesByPlan } from './byPlan';
 import { named, parsedFormula, type Named } from './formula';
 import {
   kitOf,
@@ -40,10 +49,17 @@ const one = (unit: string): number => inBase(parseProduct(unit));
 export class Inputs {
   readonly #inputs = new Map<string, Input>();
   /** The column and tag behind an input, for what two readings of one instrument share. */
-  readonly #behind = new Map<string, { readonly tag: string; readonly heading: string }>();
+  readonly #behind = new Map<
+    string,
+    { readonly tag: string; readonly heading: string; readonly cause: string }
+  >();
   /** Differences that an instrument's tolerance has entered already, by its tag. */
   readonly #differences = new Map<string, readonly string[]>();
   readonly #alone = new Set<string>();
+  /** Means that scatter, by the name of the input that brings it in. */
+  readonly #repeats = new Map<string, Named>();
+  /** Portions between the first mark and the last, where they follow each other: a tolerance acts once over all of it. */
+  #portions = 1;
 
   constructor(private readonly modelInputs: ModelInputs) {}
 
@@ -52,7 +68,36 @@ export class Inputs {
    * @param own null for a formula over means alone.
    */
   atMeans(formula: string, own: Table | null): ResultModel {
-    return this.#finish(this.#term(formula, own, (name, found) => this.#mean(name, found)));
+    return this.#finish(this.#term(formula, own, (name, found, within) => this.#mean(name, found, within)));
+  }
+
+  /**
+   * A formula through the rows of a table whose amounts differ by plan: each instrument acts as one habit over all of them,
+   * with its mean sensitivity, which is not that at the means.
+   */
+  #rows(formula: string, table: Table): ModelEquation | null {
+    const of = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) => {
+      if (trial.standing !== 'counts') return [];
+      try {
+        return [
+          this.#term(formula, table, (name, found, within) => {
+            if (found.of === 'mean') return this.#mean(name, found, within);
+            const value = found.of === 'before' ? undefined : valueIn(trial, found.column);
+            if (!value) throw new Unfinished();
+            return this.#reading(
+              `${found.column.key} of trial ${trial.trial}`,
+              found.column,
+              value,
+              found.column.key,
+            );
+          }),
+        ];
+      } catch (error) {
+        if (error instanceof Unfinished) return [];
+        throw error;
+      }
+    });
+    return of.length === 0 ? null : { kind: 'mean', of };
   }
 
   /** The mean of a formula over some trials that share readings: every reading is an input of its own. */
@@ -64,7 +109,7 @@ export class Inputs {
       try {
         return [
           this.#term(formula, own, (name, found) => {
-            if (found.of === 'mean') return this.#mean(name, found);
+            if (found.of === 'mean') return this.#mean(name, found, null);
             const of = pick(found);
             const value = valueIn(of, found.column);
             if (!of || !value) throw new Unfinished();
@@ -76,84 +121,146 @@ export class Inputs {
         throw error;
       }
     });
+    this.#portions = Math.max(1, terms.length);
     return this.#finish({ kind: 'mean', of: terms });
   }
 
   #term(
     formula: string,
     own: Table | null,
-    leaf: (name: string, found: Named) => ModelEquation,
+    leaf: (name: string, found: Named, within: Table | null) => ModelEquation,
+    within: Table | null = null,
   ): ModelEquation {
     const resolve = (name: string): ModelEquation | undefined => {
       const found = named(this.modelInputs.investigation, own, name);
       if (!found) return undefined;
       const { column } = found;
-      if (column.kind !== 'derived') return leaf(name, found);
-      // A derived column is what its own formula says; of another table, with the scatter of its trials besides.
-      const inner = this.#term(column.formula, found.table, (innerName, deeper) =>
-        leaf(
-          innerName,
-          found.of === 'trial' ? deeper : { ...deeper, of: found.of === 'before' ? 'before' : 'mean' },
-        ),
-      );
-      return found.of === 'mean' ? this.#withScatter(inner, found) : inner;
+      if (column.kind !== 'derived') return leaf(name, found, within);
+      // A derived column is what its own formula says; of another table, with the scatter of its trials besides. That holds
+      // the scatter of what it is made of in that table.
+      if (found.of !== 'mean')
+        return this.#term(
+          column.formula,
+          found.table,
+          (innerName, deeper, inner) =>
+            leaf(
+              innerName,
+              found.of === 'before' && deeper.of === 'trial' ? { ...deeper, of: 'before' } : deeper,
+              inner,
+            ),
+          within,
+        );
+      const rows = planned(found.table) ? this.#rows(column.formula, found.table) : null;
+      const inner =
+        rows ??
+        this.#term(
+          column.formula,
+          found.table,
+          (innerName, deeper, inside) =>
+            leaf(innerName, { ...deeper, of: deeper.of === 'before' ? 'before' : 'mean' }, inside),
+          found.table,
+        );
+      return found.table === within ? inner : this.#withScatter(inner, found);
     };
     return termOf(parsedFormula(formula), resolve, this.modelInputs.conventions.water);
   }
 
-  #mean(name: string, found: Named): ModelEquation {
+  #mean(name: string, found: Named, within: Table | null): ModelEquation {
     const { column } = found;
     const mean = this.modelInputs.means[column.key];
     if (!mean) throw new Unfinished();
     // The trial before has, on the mean, the same values; its readings are others.
     const reading = this.#reading(found.of === 'before' ? name : column.key, column, mean);
-    return found.of === 'mean' ? this.#withScatter(reading, found) : reading;
+    return found.of === 'mean' && found.table !== within ? this.#withScatter(reading, found) : reading;
   }
 
-  /** A mean of another table brings the scatter of its own trials with it. */
-  #withScatter(term: ModelEquation, { column, table }: Named): ModelEquation {
-    const values = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) =>
-      trial.standing === 'counts' ? (valueIn(trial, column)?.value.toNumber() ?? []) : [],
-    );
-    const n = values.length;
-    if (n < 2) return term;
-    const mean = values.reduce((sum, value) => sum + value, 0) / n;
-    const sd = Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1));
-    const name = `scatter of ${column.key}`;
-    const source = `scatter of ${lower(column.heading)}`;
-    const size = (sd / Math.sqrt(n)) * one(unitOf(column));
-    this.#inputs.set(name, {
-      name,
-      value: 0,
-      components: [{ source, kind: 'repeat', u: size, degrees: n - 1 }],
-    });
+  /**
+   * A mean of another table brings the scatter of its trials with it: through an input of value 0, whose size is found once
+   * the whole formula is there. What differs by plan does not scatter.
+   */
+  #withScatter(term: ModelEquation, found: Named): ModelEquation {
+    if (variesByPlan(found.column)) return term;
+    const name = `scatter of ${found.column.key}`;
+    this.#repeats.set(name, found);
+    this.#inputs.set(name, { name, value: 0, components: [] });
     return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
   }
 
-  #reading(name: string, column: Column, { value }: Quantity): ModelEquation {
+  /**
+   * Columns of one table scatter together: over its complete rows z = Σ c·(x − x̄), c the sensitivity of the result to each
+   * column’s mean; their part is s(z)/√n, once (JCGM 100:2008, H.2).
+   */
+  #scatterJointly(term: ModelEquation): void {
+    const byTable = new Map<Table, [name: string, found: Named][]>();
+    for (const entry of this.#repeats)
+      byTable.set(entry[1].table, [...(byTable.get(entry[1].table) ?? []), entry]);
+    const { by } = dualOf(term, (name) => variable(name, this.#inputs.get(name)?.value ?? NaN));
+    for (const [table, columns] of byTable) {
+      const rows = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) => {
+        if (trial.standing !== 'counts') return [];
+        const values = columns.map(([, { column }]) => valueIn(trial, column)?.value);
+        return values.every((value) => value !== undefined) ? [values] : [];
+      });
+      const n = rows.length;
+      if (n < 2) continue;
+      const z = columns.reduce<readonly number[]>(
+        (sums, [name, { column }], at) => {
+          // From the first value on, so that a tiny spread on a large mean survives.
+          const from = rows[0]?.[at];
+          const size = (by.get(name) ?? 0) * one(unitOf(column));
+          return sums.map(
+            (sum, row) => sum + size * (from ? (rows[row]?.[at] ?? from).minus(from).toNumber() : 0),
+          );
+        },
+        rows.map(() => 0),
+      );
+      const mean = z.reduce((sum, value) => sum + value, 0) / n;
+      const ofMean = Math.sqrt(z.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n);
+      // The first column that the result feels carries what they do together.
+      const [carrier] = columns.find(([name]) => (by.get(name) ?? 0) !== 0) ?? [];
+      const input = carrier === undefined ? undefined : this.#inputs.get(carrier);
+      if (carrier === undefined || !input) continue;
+      const headings = columns.map(([, { column }]) => lower(column.heading));
+      this.#inputs.set(carrier, {
+        ...input,
+        components: [
+          {
+            source: `scatter of ${headings.join(' and ')}${headings.length > 1 ? ', row by row' : ''}`,
+            kind: 'repeat',
+            u: ofMean / (by.get(carrier) ?? 1),
+            degrees: n - 1,
+          },
+        ],
+      });
+    }
+  }
+
+  /** @param cause what its components are named by: readings of one cause act together. */
+  #reading(name: string, column: Column, { value, lastPlace }: Quantity, cause = name): ModelEquation {
     const { conventions } = this.modelInputs;
     const base = one(unitOf(column));
     const components: Component[] = [];
     if (column.kind === 'clock')
       components.push({
-        source: `reading ${lower(column.heading)}`,
+        // Each look at a clock has its own error.
+        source: `reading ${cause === column.key ? lower(column.heading) : cause.replace(column.key, lower(column.heading))}`,
         kind: 'reading',
-        u: asStandard(halfWidthOf(column, this.modelInputs.investigation, conventions), conventions) * base,
+        u: asStandard(clockHalfWidth(lastPlace), conventions) * base,
       });
     if (column.kind === 'measured') {
-      components.push(...this.#typeBs(name, column, value, base));
-      this.#behind.set(name, { tag: column.tag, heading: column.heading });
+      components.push(...this.#typeBs(cause, column, value, base));
+      this.#behind.set(name, { tag: column.tag, heading: column.heading, cause: column.key });
     }
     this.#inputs.set(name, { name, value: value.toNumber() * base, components });
     return { kind: 'input', name };
   }
 
-  #typeBs(name: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
+  #typeBs(cause: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
     const { investigation, conventions } = this.modelInputs;
     const item = kitOf(investigation, column.tag);
     const half = halfWidthOf(column, investigation, conventions);
     const apart =
-      name === column.key ? lower(column.heading) : name.replace(column.key, lower(column.heading));
+      cause === column.key ? lower(column.heading) : cause.replace(column.key, lower(column.heading));
     const bound = (source: string, kind: Component['kind'], size: number): Component => ({
       source,
       kind,
@@ -180,6 +287,7 @@ export class Inputs {
    */
   #finish(term: ModelEquation): ResultModel {
     const marked = this.#betweenMarks(term);
+    this.#scatterJointly(marked);
     for (const name of this.#alone) {
       const behind = this.#behind.get(name);
       const input = this.#inputs.get(name);
@@ -207,24 +315,27 @@ export class Inputs {
     const tag = left && this.#behind.get(left)?.tag;
     if (term.operator === '−' && left && right && tag && tag === this.#behind.get(right)?.tag) {
       const name = `between ${left} and ${right}`;
+      const [from, to] = [this.#behind.get(right)?.cause, this.#behind.get(left)?.cause];
+      // The same difference in another row is of the same cause.
+      const cause = `between ${to} and ${from}`;
       const known = this.#differences.get(tag) ?? [];
-      const at = known.includes(name) ? known.indexOf(name) : known.length;
-      if (at === known.length) this.#differences.set(tag, [...known, name]);
+      const at = known.includes(cause) ? known.indexOf(cause) : known.length;
+      if (at === known.length) this.#differences.set(tag, [...known, cause]);
       // One difference of an instrument needs no more than its tag; further ones say which they are.
-      const source = at === 0 ? `tolerance of ${tag}` : `tolerance of ${tag}, ${left}`;
-      this.#inputs.set(name, { name, value: 0, components: [this.#tolerance(tag, source)] });
+      const source = at === 0 ? `tolerance of ${tag}` : `tolerance of ${tag}, ${to}`;
+      this.#inputs.set(name, { name, value: 0, components: [this.#tolerance(tag, source, this.#portions)] });
       return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
     }
     return { ...term, left: this.#betweenMarks(term.left), right: this.#betweenMarks(term.right) };
   }
 
-  #tolerance(tag: string, source: string): Component {
+  #tolerance(tag: string, source: string, over = 1): Component {
     const item = kitOf(this.modelInputs.investigation, tag);
     const { tolerance, unit } = modelOf(instrumentOf(item.kind), item.model);
     return {
       source,
       kind: 'tolerance',
-      u: asStandard(Number(tolerance), this.modelInputs.conventions) * one(unit),
+      u: (asStandard(Number(tolerance), this.modelInputs.conventions) * one(unit)) / over,
     };
   }
 }

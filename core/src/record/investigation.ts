@@ -40,8 +40,10 @@ export interface MeasuredColumn extends ColumnHead {
   readonly planned?: string | undefined;
   /** True where one and the same thing is carried through all trials. */
   readonly carried?: boolean | undefined;
+  /** True where its values differ by plan: amounts, pieces, rising levels. Then they have neither scatter nor mean. */
+  readonly differs?: boolean | undefined;
 }
-/** A time of day, `14:05` or `14:05:30`; in formulas, minutes since the first of the column, across midnight. */
+/** A time of day, `14:05` or `14:05:30`; in formulas, minutes since the first time that was written, across midnight. */
 export interface ClockColumn extends ColumnHead {
   readonly kind: 'clock';
 }
@@ -49,6 +51,8 @@ export interface ClockColumn extends ColumnHead {
 export interface CountColumn extends ColumnHead {
   readonly kind: 'count';
   readonly unit: string;
+  /** As for a measured column. */
+  readonly differs?: boolean | undefined;
 }
 /** A formula over the columns before it. */
 export interface DerivedColumn extends ColumnHead {
@@ -62,11 +66,16 @@ export interface DerivedColumn extends ColumnHead {
 }
 export type Column = MeasuredColumn | ClockColumn | CountColumn | DerivedColumn;
 
+export const replicateWays = ['afresh', 'one receiver', 'mark to mark'] as const;
+export type Replicates = (typeof replicateWays)[number];
+
 export interface Table {
   readonly key: string;
   readonly title: string;
   /** Complete trials that are wanted. */
   readonly trials: number;
+  /** How its trials share: afresh, poured one after the other into one receiver, or from mark to mark in one vessel. */
+  readonly replicates?: Replicates | undefined;
   readonly columns: readonly Column[];
 }
 

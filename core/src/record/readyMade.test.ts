@@ -20,6 +20,7 @@ import {
   shackleRing,
   tallyToken,
 } from './readyMade';
+import { halfWidthOf } from './columnKinds';
 import { measured } from './readyMade/plain';
 import { entry, rows } from '../../test/entry';
 import { tableOf, type Entry } from './table';
@@ -109,14 +110,14 @@ describe('investigations that come with the app', () => {
       '40.00 98.00',
     );
     const brine = result(panBrine, 'rho', even);
-    expect(brine).toMatchObject({ kind: 'mean', shares: true, typeA: null, n: 5 });
+    expect(brine).toMatchObject({ kind: 'mean', way: 'one receiver', n: 5 });
     expect(brine.value.value.toFixed(6)).toBe('1.200000');
-    const { contributions } = brine;
-    const of = (source: string) => contributions.find((part) => part.source === source)?.contribution ?? NaN;
-    // Mean of mᵢ/8 over five: (last − first)/40, so 0.005 g at either end counts as 0.000125 and in the middle not at all.
-    expect(of('reading mass of beaker and brine of trial 6')).toBeCloseTo(0.005 / 40, 12);
-    expect(of('reading mass of beaker and brine of trial 1')).toBeCloseTo(-0.005 / 40, 12);
-    expect(of('reading mass of beaker and brine of trial 3')).toBeCloseTo(0, 12);
+    // Mean of mᵢ/8 over five: (last − first)/40, so 0.005 g at either end counts as 0.000125 and in the middle not at all; a
+    // mark at either end by 1.2/8/5 = 0.03 g/mL each mL. Equal portions do not scatter: the readings are what is left.
+    const mark = halfWidthOf(panBrine.tables[0]!.columns[0]!, panBrine, bench);
+    expect(brine.typeA).toBeCloseTo(Math.SQRT2 * Math.hypot(0.005 / 40, 0.03 * mark), 12);
+    expect(brine.budget.map(({ source }) => source)).toContain('readings that the portions share');
+    expect(brine.contributions.filter(({ kind }) => kind === 'reading')).toEqual([]);
   });
 
   it('a jar: its inside by two routes', () => {

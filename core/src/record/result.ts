@@ -13,7 +13,7 @@ import {
 } from '../uncertainty';
 import { combineTypeAandB } from './combination';
 import type { ModelInputs, ResultModel } from './inputs';
-import type { LinePlan, MeanPlan, ResultPlan, ValuePlan } from './investigation';
+import type { LinePlan, MeanPlan, Replicates, ResultPlan, ValuePlan } from './investigation';
 import { writtenValue } from './trials';
 
 /** A value of one trial that a result is made of. */
@@ -26,7 +26,7 @@ export interface TrialValue {
 export interface Stated {
   readonly value: Quantity;
   readonly valueText: string;
-  /** By repeating; in the result's unit; null for one trial, or where trials share readings. */
+  /** By repeating, in the result's unit; null for one trial. */
   readonly typeA: number | null;
   readonly typeB: number;
   readonly uncertainty: number | null;
@@ -51,8 +51,10 @@ export interface MeanResult extends Stated {
   /** The spread as the class states it, and what it is called; null for fewer than two values. */
   readonly spreadText: string | null;
   readonly spreadName: string;
-  /** True where trials share readings, so that s/√n does not hold. */
-  readonly shares: boolean;
+  /** How the trials share. */
+  readonly way: Replicates;
+  /** Where they share: what the readings amount to by themselves, in the result's unit; else 0. */
+  readonly readings: number;
   /** What the means of the inputs give, where that parts from the mean of the results by more than a fifth of the uncertainty. */
   readonly otherAverage: string | null;
   /** A value that lies apart, in words; only ever a suggestion. */
@@ -82,14 +84,21 @@ export interface LineResult extends Stated {
 export type Result = MeanResult | ValueResult | LineResult;
 export type ResultOf<Kind extends Result['kind']> = Extract<Result, { readonly kind: Kind }>;
 
+/** What a budget calls the trials’ own scatter. */
+export const scatterOfTrials = 'scatter of the trials';
+
 /** What a result comes to before it is stated. */
-type Unstated = Pick<Stated, 'value' | 'contributions' | 'typeA' | 'typeB'> & { readonly degrees: number };
+type Unstated = Pick<Stated, 'value' | 'contributions' | 'typeA' | 'typeB'> & {
+  readonly degrees: number;
+  /** What the repeat part is called in a budget. */
+  readonly repeats?: string;
+};
 
 /** States a result as the class does. */
 export function stated(
   plan: ResultPlan,
   { investigation, conventions }: Pick<ModelInputs, 'investigation' | 'conventions'>,
-  { value, typeA, typeB, contributions, degrees }: Unstated,
+  { value, typeA, typeB, contributions, degrees, repeats = scatterOfTrials }: Unstated,
 ): Stated {
   const figuresOnly = conventions.combining === 'figures-only';
   const uncertainty = figuresOnly ? null : combineTypeAandB(typeA ?? 0, typeB, conventions);
@@ -104,7 +113,7 @@ export function stated(
         )
       : null;
   const repeat: Contribution[] =
-    typeA === null ? [] : [{ source: 'scatter of the trials', kind: 'repeat', contribution: typeA, degrees }];
+    typeA === null ? [] : [{ source: repeats, kind: 'repeat', contribution: typeA, degrees }];
   const all = [...contributions, ...repeat];
   const valueText = writtenValue(value, conventions);
   const accepted = acceptedOf(plan);

@@ -10,7 +10,7 @@ export const resultWorking = (result: Result, conventions: Conventions): Working
   ...statedSteps(result, conventions),
 ];
 
-function meanSteps({ plan, summary, values, otherAverage, shares }: MeanResult): WorkingStep[] {
+function meanSteps({ plan, summary, values, otherAverage, way, readings }: MeanResult): WorkingStep[] {
   const u = unit(plan.unit);
   const mean = `\\overline{${symbolTex(plan.symbol)}}`;
   const { n, standardDeviation, sdOfMean } = summary;
@@ -32,18 +32,24 @@ function meanSteps({ plan, summary, values, otherAverage, shares }: MeanResult):
     title: 'Spread of the trials',
     tex: [
       `s${gap}\\sqrt{\\frac{\\sum(${symbolTex(plan.symbol, 'i')} - ${mean})^2}{n - 1}}${gap}${cut(standardDeviation)}${u}`,
-      ...(shares
-        ? []
-        : [
-            `\\frac{s}{\\sqrt{n}}${gap}\\frac{${cut(standardDeviation)}}{\\sqrt{${n}}}${gap}${cut(sdOfMean)}${u}`,
-          ]),
+      way === 'mark to mark'
+        ? `\\frac{s}{\\sqrt{n(n + 1)}}${gap}\\frac{${cut(standardDeviation)}}{\\sqrt{${n} \\cdot ${n + 1}}}${gap}${short(standardDeviation.toNumber() / Math.sqrt(n * (n + 1)))}${u}`
+        : `\\frac{s}{\\sqrt{n}}${gap}\\frac{${cut(standardDeviation)}}{\\sqrt{${n}}}${gap}${cut(sdOfMean)}${u}`,
+      ...(way === 'afresh' ? [] : [`u_R${gap}${short(readings)}${u}`]),
     ],
-    why: shares
-      ? 'Neighbouring trials share a weighing or a mark: an error in it makes one too large and the next too small. So s/√n does not hold; every reading is carried through by itself.'
-      : 'A mean of n trials scatters √n times less than one trial.',
+    why: whyOf[way],
   };
   return [averaged, spread];
 }
+
+const shared =
+  'Neighbouring trials share a weighing or a mark: an error in it makes one too large and the next too small. The scatter of the portions is real and holds that already, so the larger of it and of what the readings do by themselves, u_R, counts, and never both. s tells how the portions differ, not how sure the mean is.';
+
+const whyOf: Readonly<Record<MeanResult['way'], string>> = {
+  afresh: 'A mean of n trials scatters √n times less than one trial.',
+  'one receiver': shared,
+  'mark to mark': `${shared} From mark to mark the inner marks cancel in the mean: only the first and the last are left.`,
+};
 
 function lineStep({ plan, line, points }: LineResult): WorkingStep {
   const { slope, intercept, slopeSd, interceptSd, residualSd, degrees } = line;

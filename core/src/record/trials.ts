@@ -72,11 +72,9 @@ export class TrialEvaluator {
     means: Readonly<Record<string, Quantity>>,
   ): Trial[] {
     const text = (trial: number, key: string) => cells.get(cellKey(trial, key))?.current.text;
-    const firsts = Object.fromEntries(
-      table.columns
-        .filter(({ kind }) => kind === 'clock')
-        .map(({ key }) => [key, this.#firstClock(numbers, key, text)]),
-    );
+    const firstClock = table.columns.some(({ kind }) => kind === 'clock')
+      ? this.#firstClock(cells)
+      : undefined;
     const reachesBack = table.columns.some(
       (column) => column.kind === 'derived' && column.formula.includes(beforeSuffix),
     );
@@ -92,7 +90,7 @@ export class TrialEvaluator {
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),
         standing,
-        firsts,
+        firstClock ?? null,
         before && table.columns.map(({ key }) => before.read[key]?.value.toString() ?? null),
         meansSignature,
       ]);
@@ -101,21 +99,30 @@ export class TrialEvaluator {
       const trial =
         kept?.signature === signature
           ? kept.trial
-          : this.#derive(table, number, standing, (key) => text(number, key), firsts, before, means);
+          : this.#derive(table, number, standing, (key) => text(number, key), firstClock, before, means);
       this.#kept.set(name, { signature, trial });
       trials.push(trial);
     }
     return trials;
   }
 
-  #firstClock(
-    numbers: readonly number[],
-    key: string,
-    text: (trial: number, key: string) => string | undefined,
-  ): string | undefined {
-    return numbers
-      .map((number) => text(number, key))
-      .find((time) => time !== undefined && time.trim() !== '');
+  /** The first time in the order of tables, trials and columns: from there all clocks count. */
+  #firstClock(cells: ReadonlyMap<string, Cell>): string | undefined {
+    const order = this.investigation.tables.flatMap((table, at) =>
+      table.columns.flatMap(({ kind, key }, column) =>
+        kind === 'clock' ? [[key, at, column] as const] : [],
+      ),
+    );
+    const places = new Map(order.map(([key, at, column]) => [key, at * 1e6 + column]));
+    let first: { readonly place: number; readonly text: string } | undefined;
+    for (const { current } of cells.values()) {
+      if (current.kind !== 'reading' || current.text.trim() === '') continue;
+      const column = places.get(current.column);
+      if (column === undefined) continue;
+      const place = column + current.trial * 1e3;
+      if (!first || place < first.place) first = { place, text: current.text };
+    }
+    return first?.text;
   }
 
   #derive(
@@ -123,7 +130,7 @@ export class TrialEvaluator {
     trial: number,
     { standing, reason }: { readonly standing: Standing; readonly reason: string | null },
     text: (key: string) => string | undefined,
-    firsts: Readonly<Record<string, string | undefined>>,
+    firstClock: string | undefined,
     before: Trial | undefined,
     means: Readonly<Record<string, Quantity>>,
   ): Trial {
@@ -139,7 +146,7 @@ export class TrialEvaluator {
       }
       const value = quantityOf(text(column.key), column, {
         conventions: this.conventions,
-        firstClock: firsts[column.key],
+        firstClock,
         rule: this.#rules.get(column.key),
       });
       if (value) values[column.key] = read[column.key] = value;

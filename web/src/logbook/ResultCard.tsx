@@ -1,6 +1,7 @@
 import {
   agreement,
   resultElsewhere,
+  scatterOfTrials,
   resultWorking,
   trialWorking,
   greatestIn,
@@ -130,7 +131,7 @@ function adviceOn({ sources, ifHalved }: Greatest, unit: string): string {
   const last = others.at(-1);
   if (last !== undefined)
     return `These count alike: ${[source, ...others.slice(0, -1)].join(', ')} and ${last}. With half of each the ± would be ${then}.`;
-  return source === 'scatter of the trials'
+  return source === scatterOfTrials
     ? `The trials scatter most: four times as many would make it ${then}.`
     : `Most is ${source}, which more trials do not make smaller: with half of it the ± would be ${then}.`;
 }

@@ -3,7 +3,7 @@ import { parseProduct } from '../../units';
 import type { ClockColumn } from '../investigation';
 import type { ColumnKind } from './columnKind';
 
-/** A time of day; in formulas minutes since the first of its column, one that is earlier being of the next day. */
+/** A time of day; in formulas minutes since the first time of the investigation, one that is earlier being of the next day. */
 export const clockKind: ColumnKind<ClockColumn> = {
   quantity(text, _, { firstClock = text }) {
     const [from, to] = [secondsOf(firstClock), secondsOf(text)];
@@ -24,6 +24,10 @@ export const clockKind: ColumnKind<ClockColumn> = {
   halfWidth: () => 0.5,
   audit: () => ({}),
 };
+
+/** Half of the last unit that was read, in minutes: of a minute, or of a second where that was written. */
+export const clockHalfWidth = (lastPlace: number | null): number =>
+  lastPlace !== null && lastPlace < 0 ? 0.5 / 60 : 0.5;
 
 /** Seconds since midnight, or what is wrong with it as a time. */
 function secondsOf(text: string): number | string {

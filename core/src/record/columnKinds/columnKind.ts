@@ -7,7 +7,7 @@ import type { Column, Investigation } from '../investigation';
 /** What a text in a cell is looked at with. */
 export interface CellContext {
   readonly conventions: Conventions;
-  /** The first time of a clock column: its times count from there. */
+  /** The first time that was written in the investigation: all its clocks count from there. */
   readonly firstClock: string | undefined;
   /** How a measured column is read. */
   readonly rule: ColumnRule | undefined;

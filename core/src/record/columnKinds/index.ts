@@ -8,6 +8,8 @@ import { countKind } from './count';
 import { derivedKind } from './derived';
 import { measuredKind } from './measured';
 
+export { clockHalfWidth } from './clock';
+
 type Kind = Column['kind'];
 type Of<K extends Kind> = Extract<Column, { readonly kind: K }>;
 

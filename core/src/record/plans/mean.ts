@@ -4,9 +4,10 @@ import { summarize, suspectOutlier, type Summary } from '../../statistics';
 import { parseProduct } from '../../units';
 import { inResultUnit, instrumentUncertainty, typeAOf } from '../combination';
 import { sharesReadings } from '../formula';
-import { Inputs, Unfinished, type ModelInputs } from '../inputs';
-import { columnOf, type MeanPlan } from '../investigation';
-import { stated, type MeanResult, type TrialValue } from '../result';
+import { dualOf, propagate, quadrature } from '../../uncertainty';
+import { Inputs, Unfinished, type ModelInputs, type ResultModel } from '../inputs';
+import { columnOf, type MeanPlan, type Replicates } from '../investigation';
+import { scatterOfTrials, stated, type MeanResult, type TrialValue } from '../result';
 import { valueIn } from '../trials';
 import { atMeans } from './atMeans';
 
@@ -27,23 +28,27 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
   const summary = summarize(values.map(({ value }) => value.value));
   const places = values.flatMap(({ value }) => value.lastPlace ?? []);
   const lastPlace = places.length === 0 ? null : Math.max(...places);
-  const shares = column.kind === 'derived' && sharesReadings(investigation, column, table);
+  const way = wayOf(plan, modelInputs);
+  const shares = way !== 'afresh';
   const formula = column.kind === 'derived' ? column.formula : column.key;
   const inputs = new Inputs(modelInputs);
-  const model = inResultUnit(
+  const whole = inResultUnit(
     shares ? inputs.overTrials(formula, table, counting) : inputs.atMeans(formula, table),
     plan,
   );
+  const { model, readings } = shares ? withoutReadings(whole) : { model: whole, readings: 0 };
   // The result of the mean inputs, by the same formula.
   const ofMeans =
     column.kind === 'derived' && !shares ? inUnit(atMeans(formula, table, modelInputs), unit) : null;
   const chosen = conventions.averaging === 'inputs' && ofMeans ? ofMeans.value : summary.mean;
   const value: Quantity = { value: chosen, lastPlace, unit, point: false };
   const other = conventions.averaging === 'inputs' ? summary.mean : (ofMeans?.value ?? null);
+  const typeA = ofPortions(way, typeAOf(summary, conventions), readings, summary.n);
   const made = stated(plan, modelInputs, {
     value,
     ...instrumentUncertainty(model, conventions),
-    typeA: shares ? null : typeAOf(summary, conventions),
+    typeA,
+    repeats: shares && typeA === readings ? 'readings that the portions share' : scatterOfTrials,
     degrees: summary.n - 1,
   });
   return {
@@ -52,13 +57,53 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
     n: summary.n,
     values,
     summary,
-    shares,
+    way,
+    readings,
     model,
     ...spreadOf(summary, conventions),
     ...made,
     otherAverage: otherAverage(plan, value, other, made.uncertainty),
     suspect: suspectOf(values, plan.unit),
   };
+}
+
+/** How the trials behind a mean share. What reaches back to the trial before is never afresh. */
+function wayOf({ column: key }: MeanPlan, { investigation }: ModelInputs): Replicates {
+  const found = columnOf(investigation, key);
+  if (!found) return 'afresh';
+  const { column, table } = found;
+  const way = table.replicates ?? 'afresh';
+  const reachesBack = column.kind === 'derived' && sharesReadings(investigation, column, table);
+  return way === 'afresh' && reachesBack ? 'one receiver' : way;
+}
+
+/** A model without how its readings were read, and what they amount to by themselves: Σ (C·u)², C over all trials. */
+function withoutReadings({ term, inputs }: ResultModel): {
+  readonly model: ResultModel;
+  readonly readings: number;
+} {
+  const { contributions } = propagate((input) => dualOf(term, input), inputs);
+  return {
+    readings: quadrature(contributions.filter(({ kind }) => kind === 'reading')),
+    model: {
+      term,
+      inputs: inputs.map((input) => ({
+        ...input,
+        components: input.components.filter(({ kind }) => kind !== 'reading'),
+      })),
+    },
+  };
+}
+
+/**
+ * The repeat part of a mean. Portions that follow each other share readings: their scatter is real and holds how they were
+ * read, so that the larger of the two counts, never both. From mark to mark nothing but marks and readings scatters, and
+ * the inner ones cancel in the mean: s²/(n(n + 1)).
+ */
+function ofPortions(way: Replicates, ofMean: number | null, readings: number, n: number): number | null {
+  if (way === 'afresh') return ofMean;
+  const scatter = (ofMean ?? 0) * (way === 'mark to mark' ? 1 / Math.sqrt(n + 1) : 1);
+  return Math.max(scatter, readings);
 }
 
 /** What the other way of averaging gives, where that parts from the value by more than a fifth of the uncertainty. */

@@ -23,9 +23,9 @@ export const rivetCrate: Investigation = {
       title: 'Weighings',
       trials: 5,
       columns: [
-        { kind: 'count', key: 'n', heading: 'Rivets', symbol: 'n', unit: '' },
+        { kind: 'count', key: 'n', heading: 'Rivets', symbol: 'n', unit: '', differs: true },
         measured('tray', 'Mass of the tray', 'm_1', 'g', 'E-01', { carried: true }),
-        measured('M', 'Mass with rivets', 'm_2', 'g', 'E-01'),
+        measured('M', 'Mass with rivets', 'm_2', 'g', 'E-01', { differs: true }),
         derived('m', 'Mass of the rivets', 'm', 'g', 'M - tray', { rises: true }),
         derived('each', 'Mass of one', 'm_r', 'g', 'm / n'),
       ],

@@ -1,0 +1,182 @@
+import { describe, expect, it } from 'vitest';
+import { presetNamed } from '../conventions';
+import { instrumentOf, modelOf, rulers } from '../instruments';
+import { rows } from '../../test/entry';
+import type { Investigation, ResultPlan, Table } from './investigation';
+import { outcomeOf } from './outcome';
+import { derived, measured, plain } from './readyMade/plain';
+import { rivetCrate } from './readyMade';
+import type { Result } from './result';
+import { resultWorking } from './resultWorking';
+import { tableOf, type Entry } from './table';
+
+// Every ± here is worked out by hand, in standard uncertainties: half-widths over √3.
+const metrology = presetNamed('Metrology');
+const [half, third] = [Math.sqrt(2), Math.sqrt(3)];
+
+const toleranceOf = (kind: string, model: string) => Number(modelOf(instrumentOf(kind), model).tolerance);
+const value = (formula: string, unit: string): ResultPlan => ({
+  kind: 'value',
+  key: 'result',
+  name: 'Result',
+  symbol: 'x',
+  unit,
+  formula,
+  accepted: null,
+});
+const mean = (column: string, unit: string): ResultPlan => ({
+  kind: 'mean',
+  key: 'result',
+  name: 'Result',
+  symbol: 'x',
+  unit,
+  column,
+  accepted: null,
+});
+const about = (columns: Table['columns'], result: ResultPlan, rest: Partial<Table> = {}): Investigation => ({
+  ...plain,
+  title: 'A case',
+  aim: '',
+  object: '',
+  kit: [
+    { tag: 'R-01', kind: 'ruler', model: 'ruler-mm' },
+    { tag: 'E-01', kind: 'electronic-balance', model: 'electronic-0_01' },
+    { tag: 'C-01', kind: 'graduated-cylinder', model: 'cylinder-100-1' },
+  ],
+  steps: [],
+  tables: [{ key: 'table', title: 'Readings', trials: 3, columns, ...rest }],
+  results: [result],
+});
+const resultOf = (what: Investigation, entries: readonly Entry[], key = 'result'): Result => {
+  const state = outcomeOf(what, tableOf(entries), metrology).results.find(({ plan }) => plan.key === key);
+  if (state?.state !== 'reckoned') throw new Error(`${state?.state}: ${state?.why}`);
+  return state.result;
+};
+const repeats = ({ contributions }: Result) => contributions.filter(({ kind }) => kind === 'repeat');
+
+describe('scatter of a formula over means', () => {
+  const d = measured('d', 'Diameter', 'd', 'mm', 'R-01');
+  const r = derived('r', 'Radius', 'r', 'mm', 'd / 2 exact');
+  const entries = (what: Investigation) => rows(what, 'd', '20.00', '21.00', '22.00', '23.00');
+
+  it('counts once, at whatever depth: 2·r has the ± of d', () => {
+    // s = √(5/3) = 1.29099; s/√4 = 0.645497.
+    const [straight, through] = [value('d', 'mm'), value('2 exact * r', 'mm')].map((plan) => {
+      const what = about([d, r], plan);
+      return resultOf(what, entries(what));
+    }) as [Result, Result];
+    for (const result of [straight, through]) {
+      expect(repeats(result)).toHaveLength(1);
+      expect(repeats(result)[0]).toMatchObject({ degrees: 3 });
+      expect(repeats(result)[0]!.contribution).toBeCloseTo(Math.sqrt(5 / 3) / 2, 12);
+    }
+    expect(through.uncertainty).toBeCloseTo(straight.uncertainty!, 12);
+  });
+
+  it('is joint for the columns of one table: what varies together cancels', () => {
+    const what = about(
+      [measured('m', 'Mass', 'm', 'g', 'E-01'), measured('V', 'Volume', 'V', 'mL', 'C-01')],
+      value('m / V', 'g/mL'),
+    );
+    const result = resultOf(what, rows(what, 'm V', '16.00 20.0', '32.00 40.0', '48.00 60.0'));
+    // z = m/V̄ − m̄/V̄²·V is 0 in every row of an exact ratio; each by itself would scatter by 0.23.
+    expect(Math.abs(repeats(result)[0]?.contribution ?? 0)).toBeLessThan(1e-12);
+    const apart = resultOf(what, rows(what, 'm V', '16.00 20.0', '32.00 44.0', '48.00 56.0'));
+    // V̄ = 40, m̄ = 32: z = (m − 32)/40 − 0.02·(V − 40) = 0, −0.08, 0.08 → s = 0.08, over √3.
+    expect(repeats(apart)[0]!.contribution).toBeCloseTo(0.08 / third, 12);
+    expect(repeats(apart)[0]!.source).toBe('scatter of mass and volume, row by row');
+  });
+
+  it('leaves out what differs by plan: 120 rivets from 10, 20, 30, 40 and 50', () => {
+    const entries = rows(
+      rivetCrate,
+      'n tray M',
+      '10 5.0 27.5',
+      '20 5.0 50.1',
+      '30 5.0 72.4',
+      '40 5.0 95.0',
+      '50 5.0 117.6',
+    );
+    const crate = resultOf(rivetCrate, entries, 'times');
+    // One: 2.25, 2.255, 2.246667, 2.25, 2.252; s = 0.00305869, over √5 = 0.00136789; 120 of them 0.164147.
+    expect(repeats(crate)).toHaveLength(1);
+    expect(repeats(crate)[0]!.contribution).toBeCloseTo(0.164147, 5);
+    // Each instrument acts as one habit, through the mean of 1/n: 120·(1/10 + 1/20 + 1/30 + 1/40 + 1/50)/5 = 5.48.
+    const reading = (5.48 * 0.05) / third;
+    const tolerance = (5.48 * toleranceOf('electronic-balance', 'electronic-0_1')) / third;
+    expect(crate.uncertainty).toBeCloseTo(Math.hypot(0.164147, reading, reading, tolerance), 4);
+    expect(crate.value.value.toNumber()).toBeCloseTo(270.088, 3);
+  });
+});
+
+describe('portions that follow each other', () => {
+  const columns = [
+    measured('M', 'Mass with portion', 'M', 'g', 'E-01'),
+    derived('m', 'Portion', 'm', 'g', 'M - M_before', { rises: true }),
+  ];
+  // 8.40, 11.60, 10.00: mean 10.00, s = 1.6.
+  const texts = ['50.00', '58.40', '70.00', '80.00'];
+  const tolerance = toleranceOf('electronic-balance', 'electronic-0_01') / third / 3;
+
+  it('into one receiver: their scatter is real, the tolerance acts once over all of it', () => {
+    const what = about(columns, mean('m', 'g'));
+    const result = resultOf(what, rows(what, 'M', ...texts));
+    expect(result.typeA).toBeCloseTo(1.6 / third, 12);
+    expect(result.uncertainty).toBeCloseTo(Math.hypot(1.6 / third, tolerance), 9);
+    expect(repeats(result)[0]).toMatchObject({ source: 'scatter of the trials', degrees: 2 });
+    expect(resultWorking(result, metrology).map(({ why }) => why)).toContainEqual(
+      expect.stringContaining('never both'),
+    );
+  });
+
+  it('that do not scatter: what their weighings do by themselves is left', () => {
+    const what = about(columns, mean('m', 'g'));
+    const result = resultOf(what, rows(what, 'M', '50.00', '60.00', '70.00', '80.00'));
+    // Only the first and the last weighing are left in the mean: √2·u_w/3.
+    expect(result.typeA).toBeCloseTo((half * 0.005) / third / 3, 12);
+  });
+
+  it('from mark to mark in one vessel: the inner marks cancel', () => {
+    const what = about(columns, mean('m', 'g'), { replicates: 'mark to mark' });
+    const result = resultOf(what, rows(what, 'M', ...texts));
+    // s/√(n(n + 1)) = 1.6/√12.
+    expect(result.typeA).toBeCloseTo(1.6 / Math.sqrt(12), 12);
+    expect(result.uncertainty).toBeCloseTo(Math.hypot(1.6 / Math.sqrt(12), tolerance), 9);
+  });
+});
+
+describe('clocks', () => {
+  const columns: Table['columns'] = [
+    { kind: 'clock', key: 'start', heading: 'Start', symbol: 't_1' },
+    { kind: 'clock', key: 'stop', heading: 'Stop', symbol: 't_2' },
+    derived('took', 'Took', 't', 'min', 'stop - start', { rises: true }),
+  ];
+
+  it.each([
+    ['14:05', '14:47', 42, (half * 0.5) / third],
+    ['14:05:00', '14:47:30', 42.5, (half * 0.5) / 60 / third],
+    ['23:50', '00:20', 30, (half * 0.5) / third],
+  ])('%s to %s: both count from one zero, each look has its own error', (start, stop, minutes, u) => {
+    const what = about(columns, mean('took', 'min'));
+    const result = resultOf(what, rows(what, 'start stop', `${start} ${stop}`));
+    expect(result.value.value.toNumber()).toBeCloseTo(minutes, 12);
+    expect(result.uncertainty).toBeCloseTo(u, 12);
+  });
+
+  it('do not cancel over the trial before', () => {
+    const what = about(
+      [
+        { kind: 'clock', key: 't', heading: 'Time', symbol: 't' },
+        derived('dt', 'Interval', 'Δt', 'min', 't - t_before', { rises: true }),
+      ],
+      mean('dt', 'min'),
+    );
+    const result = resultOf(what, rows(what, 't', '14:00', '14:10', '14:20', '14:30'));
+    expect(result.typeA).toBeCloseTo((half * 0.5) / third / 3, 12);
+  });
+});
+
+it('the lines of a coarse stick are placed far better than it can be read', () => {
+  for (const { metric, tolerance } of rulers)
+    expect(Number(tolerance) * (metric ? 1 : 25.4)).toBeLessThan(0.6);
+});
