@@ -8,6 +8,7 @@ import {
   termOf,
   variable,
   type Component,
+  type Contribution,
   type Input,
   type ModelEquation,
 } from '../uncertainty';
@@ -45,6 +46,24 @@ export const asStandard = (halfWidth: number, { plusMinus }: Conventions): numbe
 
 const one = (unit: string): number => inBase(parseProduct(unit));
 
+/** A column of the points of a line. */
+export interface PointColumn {
+  readonly column: Column;
+  readonly table: Table;
+  readonly trials: readonly Trial[];
+  /** What is given by one of its values more, in base units. */
+  readonly by: readonly number[];
+}
+
+/** What stands behind the points of a line, in the base unit of what is given. */
+export interface LineParts {
+  /** How they were read, as one habit over all of them: Σ c. */
+  readonly habits: readonly Contribution[];
+  /** The same, each reading by itself: √Σ c². */
+  readonly readings: readonly Contribution[];
+  readonly others: readonly Contribution[];
+}
+
 /** Gathers the inputs that a formula turns out to need, each once. */
 export class Inputs {
   readonly #inputs = new Map<string, Input>();
@@ -79,19 +98,7 @@ export class Inputs {
     const of = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) => {
       if (trial.standing !== 'counts') return [];
       try {
-        return [
-          this.#term(formula, table, (name, found, within) => {
-            if (found.of === 'mean') return this.#mean(name, found, within);
-            const value = found.of === 'before' ? undefined : valueIn(trial, found.column);
-            if (!value) throw new Unfinished();
-            return this.#reading(
-              `${found.column.key} of trial ${trial.trial}`,
-              found.column,
-              value,
-              found.column.key,
-            );
-          }),
-        ];
+        return [this.#inRow(formula, table, trial)];
       } catch (error) {
         if (error instanceof Unfinished) return [];
         throw error;
@@ -123,6 +130,72 @@ export class Inputs {
     });
     this.#portions = Math.max(1, terms.length);
     return this.#finish({ kind: 'mean', of: terms });
+  }
+
+  /**
+   * What the readings behind the points of a line do to something that it gives: by themselves, as one habit of their
+   * reader, and everything else.
+   * @param columns with the derivative of what is given by each of their values, in base units, trial by trial.
+   */
+  throughPoints(columns: readonly PointColumn[]): LineParts {
+    const by = new Map<string, number>();
+    const add = (name: string, amount: number) => by.set(name, (by.get(name) ?? 0) + amount);
+    for (const { column, table, trials, by: own } of columns)
+      for (const [at, trial] of trials.entries()) {
+        const value = valueIn(trial, column);
+        const through = own[at];
+        if (!value || through === undefined) continue;
+        const term =
+          column.kind === 'derived'
+            ? this.#inRow(column.formula, table, trial)
+            : this.#reading(`${column.key} of trial ${trial.trial}`, column, value, column.key);
+        for (const [name, derivative] of this.#derivatives(term)) add(name, through * derivative);
+      }
+    this.#scatterJointly(by);
+    const habits = new Map<string, Contribution>();
+    const alone = new Map<string, number>();
+    for (const [name, amount] of by)
+      for (const { source, kind, u, degrees } of this.#inputs.get(name)?.components ?? []) {
+        const contribution = (habits.get(source)?.contribution ?? 0) + amount * u;
+        habits.set(source, { source, kind, contribution, ...(degrees === undefined ? {} : { degrees }) });
+        if (kind === 'reading') alone.set(source, Math.hypot(alone.get(source) ?? 0, amount * u));
+      }
+    const all = [...habits.values()];
+    return {
+      habits: all.filter(({ kind }) => kind === 'reading'),
+      readings: [...alone].map(([source, contribution]) => ({ source, kind: 'reading', contribution })),
+      others: [...all.filter(({ kind }) => kind !== 'reading'), ...this.#tolerances(by)],
+    };
+  }
+
+  /** A maker’s tolerance bounds the error between any two marks: T·max(Σc⁺, Σ|c⁻|) over all readings of an instrument. */
+  #tolerances(by: ReadonlyMap<string, number>): Contribution[] {
+    const byTag = new Map<string, { up: number; down: number }>();
+    for (const [name, amount] of by) {
+      const tag = this.#behind.get(name)?.tag;
+      if (tag === undefined) continue;
+      const { up, down } = byTag.get(tag) ?? { up: 0, down: 0 };
+      byTag.set(tag, { up: up + Math.max(0, amount), down: down + Math.max(0, -amount) });
+    }
+    return [...byTag].map(([tag, { up, down }]) => {
+      const { source, kind, u } = this.#tolerance(tag, `tolerance of ${tag}`);
+      return { source, kind, contribution: u * Math.max(up, down) };
+    });
+  }
+
+  /** A formula in one row; what is read there has the cause of its column. @throws Unfinished */
+  #inRow(formula: string, table: Table, trial: Trial): ModelEquation {
+    return this.#term(formula, table, (name, found, within) => {
+      if (found.of === 'mean') return this.#mean(name, found, within);
+      const value = found.of === 'before' ? undefined : valueIn(trial, found.column);
+      if (!value) throw new Unfinished();
+      return this.#reading(
+        `${found.column.key} of trial ${trial.trial}`,
+        found.column,
+        value,
+        found.column.key,
+      );
+    });
   }
 
   #term(
@@ -186,15 +259,18 @@ export class Inputs {
     return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
   }
 
+  #derivatives(term: ModelEquation): ReadonlyMap<string, number> {
+    return dualOf(term, (name) => variable(name, this.#inputs.get(name)?.value ?? NaN)).by;
+  }
+
   /**
    * Columns of one table scatter together: over its complete rows z = Σ c·(x − x̄), c the sensitivity of the result to each
    * column’s mean; their part is s(z)/√n, once (JCGM 100:2008, H.2).
    */
-  #scatterJointly(term: ModelEquation): void {
+  #scatterJointly(by: ReadonlyMap<string, number>): void {
     const byTable = new Map<Table, [name: string, found: Named][]>();
     for (const entry of this.#repeats)
       byTable.set(entry[1].table, [...(byTable.get(entry[1].table) ?? []), entry]);
-    const { by } = dualOf(term, (name) => variable(name, this.#inputs.get(name)?.value ?? NaN));
     for (const [table, columns] of byTable) {
       const rows = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) => {
         if (trial.standing !== 'counts') return [];
@@ -287,7 +363,7 @@ export class Inputs {
    */
   #finish(term: ModelEquation): ResultModel {
     const marked = this.#betweenMarks(term);
-    this.#scatterJointly(marked);
+    this.#scatterJointly(this.#derivatives(marked));
     for (const name of this.#alone) {
       const behind = this.#behind.get(name);
       const input = this.#inputs.get(name);

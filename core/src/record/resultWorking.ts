@@ -52,13 +52,14 @@ const whyOf: Readonly<Record<MeanResult['way'], string>> = {
 };
 
 function lineStep({ plan, line, points }: LineResult): WorkingStep {
-  const { slope, intercept, slopeSd, interceptSd, residualSd, degrees } = line;
+  const { slope, intercept, slopeSd, interceptSd, residualSd, degrees, rSquared } = line;
   return {
     title: 'Straight line',
     tex: [
       `b${gap}${short(slope)} \\pm ${short(slopeSd)}`,
       ...(plan.throughOrigin ? [] : [`a${gap}${short(intercept)} \\pm ${short(interceptSd)}`]),
       `s${gap}${short(residualSd)}`,
+      ...(Number.isFinite(rSquared) ? [`r^2${gap}${String(Number(rSquared.toPrecision(6)))}`] : []),
     ],
     why: `Least squares through ${points.length} points, in the units of the columns; ${degrees} degrees of freedom are left. What shifts all readings alike goes to the intercept.`,
   };

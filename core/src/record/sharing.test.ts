@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { presetNamed } from '../conventions';
 import { instrumentOf, modelOf, rulers } from '../instruments';
 import { rows } from '../../test/entry';
+import { halfWidthOf } from './columnKinds';
 import type { Investigation, ResultPlan, Table } from './investigation';
 import { outcomeOf } from './outcome';
 import { derived, measured, plain } from './readyMade/plain';
@@ -173,6 +174,76 @@ describe('clocks', () => {
     );
     const result = resultOf(what, rows(what, 't', '14:00', '14:10', '14:20', '14:30'));
     expect(result.typeA).toBeCloseTo((half * 0.5) / third / 3, 12);
+  });
+});
+
+describe('a line is a function of all its readings', () => {
+  const V = measured('V', 'Volume', 'V', 'mL', 'C-01');
+  const M = measured('M', 'Mass', 'M', 'g', 'E-01');
+  const asked = (gives: 'slope' | 'y', y: string, unit: string): ResultPlan => ({
+    kind: 'line',
+    key: 'result',
+    name: 'Result',
+    symbol: 'b',
+    unit,
+    x: 'V',
+    y,
+    throughOrigin: false,
+    gives,
+    ...(gives === 'y' ? { at: '0' } : {}),
+    accepted: null,
+  });
+  const [aV, aM] = [0, 1].map((at) => {
+    const what = about([V, M], asked('slope', 'M', 'g/mL'));
+    return halfWidthOf(what.tables[0]!.columns[at]!, what, metrology) / third;
+  }) as [number, number];
+  const [tV, tM] = [
+    toleranceOf('graduated-cylinder', 'cylinder-100-1') / third,
+    toleranceOf('electronic-balance', 'electronic-0_01') / third,
+  ];
+
+  it('its slope feels x as well as y', () => {
+    // V = 20, 40, 60: Sxx = 800; M = 50 + 0.8·V without scatter. ∂b/∂M = dx/800, ∂b/∂V = −0.8·dx/800: √Σ = 1/√800.
+    const what = about([V, M], asked('slope', 'M', 'g/mL'));
+    const result = resultOf(what, rows(what, 'V M', '20.0 66.00', '40.0 82.00', '60.0 98.00'));
+    expect(result.value.value.toNumber()).toBeCloseTo(0.8, 12);
+    const readings = Math.hypot(aM, 0.8 * aV) / Math.sqrt(800);
+    // Between the marks: T·½Σ|dx|/800 = T·0.025.
+    const marks = 0.025 * Math.hypot(tM, 0.8 * tV);
+    expect(result.uncertainty).toBeCloseTo(Math.hypot(readings, marks), 12);
+  });
+
+  it('its scatter holds how it was read, and is never added to it', () => {
+    const what = about([V, M], asked('slope', 'M', 'g/mL'));
+    const result = resultOf(what, rows(what, 'V M', '20.0 67.00', '40.0 80.00', '60.0 99.00'));
+    // About M = 50 + 0.8·V the residuals are 1, −2, 1: s = √6, over √800.
+    expect(result.typeA).toBeCloseTo(Math.sqrt(6 / 800), 12);
+    // ∂b/∂V = (residual − 0.8·dx)/800 = 17/800, −2/800, −15/800: the marks tilt it by T·17/800.
+    expect(result.uncertainty).toBeCloseTo(Math.hypot(Math.sqrt(6 / 800), 0.025 * tM, (17 / 800) * tV), 12);
+  });
+
+  it('its height at 0 has the habit of who read it, and the tolerance with it', () => {
+    const what = about([V, M], asked('y', 'M', 'g'));
+    const result = resultOf(what, rows(what, 'V M', '20.0 66.00', '40.0 82.00', '60.0 98.00'));
+    expect(result.value.value.toNumber()).toBeCloseTo(50, 12);
+    // ∂h/∂M = 1/3 − 40·dx/800 = 4/3, 1/3, −2/3; by V −0.8 times these. √Σ = √(21)/3; Σc⁺ = 5/3.
+    const readings = (Math.sqrt(21) / 3) * Math.hypot(aM, 0.8 * aV);
+    const marks = (5 / 3) * Math.hypot(tM, 0.8 * tV);
+    expect(result.uncertainty).toBeCloseTo(Math.hypot(readings, marks), 9);
+  });
+
+  it('of a difference feels both of its readings', () => {
+    const what = about(
+      [V, measured('tray', 'Tray', 'm_0', 'g', 'E-01'), M, derived('m', 'Mass of it', 'm', 'g', 'M - tray')],
+      asked('slope', 'm', 'g/mL'),
+    );
+    const result = resultOf(
+      what,
+      rows(what, 'V tray M', '20.0 50.00 66.00', '40.0 50.00 82.00', '60.0 50.00 98.00'),
+    );
+    const readings = Math.hypot(aM, aM, 0.8 * aV) / Math.sqrt(800);
+    const marks = 0.025 * Math.hypot(2 * tM, 0.8 * tV);
+    expect(result.uncertainty).toBeCloseTo(Math.hypot(readings, marks), 12);
   });
 });
 

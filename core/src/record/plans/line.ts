@@ -1,16 +1,16 @@
 import { Decimal, type Quantity } from '../../figures';
-import { instrumentOf, modelOf } from '../../instruments';
-import { fitLine, xWhere, yAt } from '../../statistics';
-import { inBase, quadrature, worstCase, type Contribution } from '../../uncertainty';
+import { fitLine, givenBy } from '../../statistics';
+import { inBase, quadrature, worstCase } from '../../uncertainty';
 import { parseProduct } from '../../units';
-import { asStandard, Unfinished, type ModelInputs } from '../inputs';
-import { columnOf, kitOf, unitOf, type LinePlan } from '../investigation';
+import { Inputs, Unfinished, type ModelInputs } from '../inputs';
+import { columnOf, unitOf, type LinePlan } from '../investigation';
 import { stated, type LineResult } from '../result';
 import { valueIn } from '../trials';
 
 /**
- * A straight line. What shifts all readings alike goes to the intercept. The scatter of the points holds how they were read;
- * what the makers allow tilts the line by its tolerance over the stretch that was measured.
+ * A straight line as a function of all its readings. Its scatter, carried by the fitted column, holds how that was read; a
+ * reader’s habit does not show in it. The larger of scatter with habits and of the readings by themselves counts, never
+ * both. Offsets and scales act once with their total sensitivity, a tolerance over the stretch.
  */
 export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult {
   const { investigation, conventions } = modelInputs;
@@ -19,37 +19,39 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
   const rows = (modelInputs.trials[x.table.key] ?? []).filter(({ standing }) => standing === 'counts');
   const both = rows.flatMap((trial) => {
     const [atX, atY] = [valueIn(trial, x.column), valueIn(trial, y.column)];
-    return atX && atY ? [{ trial: trial.trial, x: atX, y: atY }] : [];
+    return atX && atY ? [{ trial, x: atX, y: atY }] : [];
   });
   const wanted = plan.throughOrigin ? 1 : 2;
   if (both.length <= wanted)
     throw new Unfinished(`A line with its uncertainty needs ${wanted + 1} points; ${both.length} are there.`);
-  const points = both.map((point) => ({ trial: point.trial, x: point.x.value, y: point.y.value }));
+  const points = both.map(({ trial, ...point }) => ({
+    trial: trial.trial,
+    x: point.x.value,
+    y: point.y.value,
+  }));
   const line = fitLine(points, plan.throughOrigin);
   const [perX, perY, perResult] = [unitOf(x.column), unitOf(y.column), plan.unit].map((unit) =>
     inBase(parseProduct(unit)),
   ) as [number, number, number];
-  const at = Number(plan.at ?? 0);
-  const predicted = plan.gives === 'x' ? xWhere(line, at) : yAt(line, at);
+  const given = givenBy(
+    line,
+    points,
+    plan.gives === 'slope' ? { gives: 'slope' } : { gives: plan.gives, at: new Decimal(plan.at ?? 0) },
+  );
   // From the units of the columns to that of the result.
   const factor = { slope: perY / perX, y: perY, x: perX }[plan.gives] / perResult;
-  const raw = plan.gives === 'slope' ? { value: line.slope, sd: line.slopeSd } : predicted;
-  const xs = points.map(({ x: own }) => own.toNumber());
-  const stretch = Math.max(...xs) - Math.min(...xs);
-  const reach =
-    plan.gives === 'slope' ? 1 : plan.gives === 'y' ? at : predicted.value / Math.abs(line.slope || 1);
-  const tilt = (column: typeof x.column, perSlope: number): Contribution[] => {
-    if (column.kind !== 'measured' || stretch === 0) return [];
-    const item = kitOf(investigation, column.tag);
-    const tolerance = asStandard(Number(modelOf(instrumentOf(item.kind), item.model).tolerance), conventions);
-    const amount = ((tolerance * perSlope) / stretch) * reach * factor;
-    return [{ source: `tolerance of ${column.tag}`, kind: 'tolerance', contribution: Math.abs(amount) }];
-  };
-  const contributions = [...tilt(y.column, 1), ...tilt(x.column, line.slope)];
+  const scatter = factor * line.residualSd * Math.hypot(...given.byY);
+  const trials = both.map(({ trial }) => trial);
+  const parts = new Inputs(modelInputs).throughPoints([
+    { ...x, trials, by: given.byX.map((by) => (by * factor) / perX) },
+    { ...y, trials, by: given.byY.map((by) => (by * factor) / perY) },
+  ]);
+  const byScatter = Math.hypot(scatter, quadrature(parts.habits)) >= quadrature(parts.readings);
+  const contributions = [...(byScatter ? parts.habits : parts.readings), ...parts.others];
   const lastPlaces = both.map((point) => point.y.lastPlace ?? 0);
   const value: Quantity = {
-    value: new Decimal(raw.value * factor),
-    lastPlace: placeOf(raw.value * factor, raw.sd * factor, Math.max(...lastPlaces)),
+    value: new Decimal(given.value * factor),
+    lastPlace: placeOf(given.value * factor, scatter, Math.max(...lastPlaces)),
     unit: parseProduct(plan.unit),
     point: false,
   };
@@ -63,7 +65,7 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
       value,
       contributions,
       typeB: conventions.combining === 'worst-case' ? worstCase(contributions) : quadrature(contributions),
-      typeA: raw.sd * factor,
+      typeA: byScatter ? scatter : null,
       degrees: line.degrees,
     }),
   };
