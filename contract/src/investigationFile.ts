@@ -101,6 +101,7 @@ const resultHead = {
   kind: needed(20),
   unit: text(24).defined('This is missing.'),
   accepted,
+  quantity: maybe(40),
 };
 const result = byKind({
   mean: only({ ...resultHead, column: needed(40) }),

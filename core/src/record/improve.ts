@@ -12,14 +12,17 @@ export interface Improvement {
   readonly what: string;
   /** In the result's unit. */
   readonly uncertainty: number;
-  /** What it is now over what it would be; 1 changes nothing. */
+  /** What it is now over what it would be. */
   readonly times: number;
   readonly text: string;
 }
 
+/** Less than a twentieth better changes nothing that is written. */
+const worthTelling = 1.05;
+
 /**
  * What would make a result more certain, reckoned anew for each: another make of the same kind in place of a piece of the kit,
- * and more trials. Best first. What changes nothing is told too, if it is what one would think of first.
+ * and more trials. Best first; only what changes something that is written.
  */
 export function improvements(
   investigation: Investigation,
@@ -34,10 +37,7 @@ export function improvements(
     what,
     uncertainty: then,
     times: uncertainty / then,
-    text:
-      uncertainty / then < 1.05
-        ? `${what}: nothing that is written would change.`
-        : `${what}: ±${roundToFigures(new Decimal(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
+    text: `${what}: ±${roundToFigures(new Decimal(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
   });
   const kit = investigation.kit.flatMap((item) =>
     finerMakes(investigation, cells, item).flatMap((make) => {
@@ -63,7 +63,9 @@ export function improvements(
             combineTypeAandB(typeA * Math.sqrt(n / (n + extra)), typeB, conventions),
           ),
         ];
-  return [...kit, ...more(3), ...more(9)].sort((a, b) => a.uncertainty - b.uncertainty);
+  return [...kit, ...more(3), ...more(9)]
+    .filter(({ times }) => times >= worthTelling)
+    .sort((a, b) => a.uncertainty - b.uncertainty);
 }
 
 /** Makes of the same kind and unit that are finer, and whose scale holds everything that was read. */

@@ -70,7 +70,7 @@ export class Inputs {
   /** The column and tag behind an input, for what two readings of one instrument share. */
   readonly #behind = new Map<
     string,
-    { readonly tag: string; readonly heading: string; readonly cause: string }
+    { readonly tag: string; readonly called: string; readonly cause: string }
   >();
   /** Differences that an instrument's tolerance has entered already, by its tag. */
   readonly #differences = new Map<string, readonly string[]>();
@@ -259,6 +259,14 @@ export class Inputs {
     return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
   }
 
+  /** A column by its heading; where another bears the same one, with its symbol: they are two causes. */
+  #called(column: Column): string {
+    const alike = this.modelInputs.investigation.tables.some(({ columns }) =>
+      columns.some(({ heading, key }) => key !== column.key && heading === column.heading),
+    );
+    return alike ? `${lower(column.heading)} ${column.symbol}` : lower(column.heading);
+  }
+
   #derivatives(term: ModelEquation): ReadonlyMap<string, number> {
     return dualOf(term, (name) => variable(name, this.#inputs.get(name)?.value ?? NaN)).by;
   }
@@ -296,7 +304,7 @@ export class Inputs {
       const [carrier] = columns.find(([name]) => (by.get(name) ?? 0) !== 0) ?? [];
       const input = carrier === undefined ? undefined : this.#inputs.get(carrier);
       if (carrier === undefined || !input) continue;
-      const headings = columns.map(([, { column }]) => lower(column.heading));
+      const headings = columns.map(([, { column }]) => this.#called(column));
       this.#inputs.set(carrier, {
         ...input,
         components: [
@@ -319,13 +327,13 @@ export class Inputs {
     if (column.kind === 'clock')
       components.push({
         // Each look at a clock has its own error.
-        source: `reading ${cause === column.key ? lower(column.heading) : cause.replace(column.key, lower(column.heading))}`,
+        source: `reading ${cause === column.key ? this.#called(column) : cause.replace(column.key, this.#called(column))}`,
         kind: 'reading',
         u: asStandard(clockHalfWidth(lastPlace), conventions) * base,
       });
     if (column.kind === 'measured') {
       components.push(...this.#typeBs(cause, column, value, base));
-      this.#behind.set(name, { tag: column.tag, heading: column.heading, cause: column.key });
+      this.#behind.set(name, { tag: column.tag, called: this.#called(column), cause: column.key });
     }
     this.#inputs.set(name, { name, value: value.toNumber() * base, components });
     return { kind: 'input', name };
@@ -336,7 +344,7 @@ export class Inputs {
     const item = kitOf(investigation, column.tag);
     const half = halfWidthOf(column, investigation, conventions);
     const apart =
-      cause === column.key ? lower(column.heading) : cause.replace(column.key, lower(column.heading));
+      cause === column.key ? this.#called(column) : cause.replace(column.key, this.#called(column));
     const bound = (source: string, kind: Component['kind'], size: number): Component => ({
       source,
       kind,
@@ -372,7 +380,7 @@ export class Inputs {
           ...input,
           components: [
             ...input.components,
-            this.#tolerance(behind.tag, `tolerance of ${behind.tag}, ${lower(behind.heading)}`),
+            this.#tolerance(behind.tag, `tolerance of ${behind.tag}, ${behind.called}`),
           ],
         });
     }

@@ -91,6 +91,8 @@ interface ResultHead {
   readonly symbol: string;
   readonly unit: string;
   readonly accepted: Accepted | null;
+  /** Results of one name here are the same quantity, by different routes. */
+  readonly quantity?: string | undefined;
 }
 /** The mean of a derived column over the trials. */
 export interface MeanPlan extends ResultHead {

@@ -99,7 +99,29 @@ export const outcomeOf = (
   conventions: Conventions,
 ): Outcome => new OutcomeEvaluator(investigation, conventions).outcomeOf(cells);
 
+/** What is set as the student's own work is covered until it is written: a heading of it that is not, in some trial. */
+function stillToWork(plan: ResultPlan, { investigation, trials }: ModelInputs): string | null {
+  for (const table of tablesBehind(investigation, plan)) {
+    const own = table.columns.find((column) => column.kind === 'derived' && column.by === 'student');
+    const waits = (trials[table.key] ?? []).some(
+      ({ standing, complete, derived }) =>
+        standing === 'counts' &&
+        !complete &&
+        Object.values(derived).every(({ state }) => state === 'reckoned'),
+    );
+    if (own && waits) return own.heading;
+  }
+  return null;
+}
+
 function stateOf(plan: ResultPlan, modelInputs: ModelInputs): Reckoning {
+  const work = stillToWork(plan, modelInputs);
+  if (work !== null)
+    return {
+      state: 'open',
+      plan,
+      why: `Work out your own columns first, from ${work.charAt(0).toLowerCase()}${work.slice(1)} on: then it appears here.`,
+    };
   try {
     return { state: 'reckoned', plan, result: resultOf(plan, modelInputs) };
   } catch (error) {

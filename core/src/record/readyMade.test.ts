@@ -377,9 +377,8 @@ describe('what to improve', () => {
     const told = improvements(boltPin, tableOf(entries), bench, result(boltPin, 'rho', entries));
     expect(told[0]?.what).toMatch(/cylinder/i);
     expect(told[0]!.times).toBeGreaterThan(1.05);
-    expect(told.find(({ what }) => what === '3 more trials')?.text).toMatch(
-      /nothing that is written would change/,
-    );
+    // Three more trials make it hardly more certain: what changes nothing that is written is not told.
+    for (const { times } of told) expect(times).toBeGreaterThan(1.05);
     expect([...told].sort((a, b) => a.uncertainty - b.uncertainty)).toEqual(told);
   });
 });

@@ -45,6 +45,8 @@ export interface Stated {
 export interface MeanResult extends Stated {
   readonly kind: 'mean';
   readonly plan: MeanPlan;
+  /** The table whose trials it averages. */
+  readonly table: string;
   readonly n: number;
   readonly values: readonly TrialValue[];
   readonly summary: Summary;

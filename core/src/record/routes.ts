@@ -1,5 +1,6 @@
 import { agreement } from '../statistics';
-import type { Result } from './result';
+import type { Contribution } from '../uncertainty';
+import { scatterOfTrials, type MeanResult, type Result } from './result';
 
 /** Two results that ought to be the same, and how far they are. */
 export interface RouteAgreement {
@@ -11,20 +12,65 @@ export interface RouteAgreement {
   readonly surer: Result;
 }
 
-/**
- * The first result held against every other one in its unit that has an uncertainty: |Δ| over the root of the sum of squares. It
- * takes the two for independent; readings that they share make it a little too kind or too strict.
- */
-export function agreementOfRoutes(results: readonly Result[]): RouteAgreement[] {
-  const [first, ...others] = results;
-  const own = first?.uncertainty ?? null;
-  if (!first || own === null) return [];
-  return others.flatMap((other): RouteAgreement[] => {
-    if (other.plan.unit !== first.plan.unit || other.uncertainty === null) return [];
+/** Every pair of results that are declared to be the same quantity, held against each other by the uncertainty of their difference. */
+export const agreementOfRoutes = (results: readonly Result[]): RouteAgreement[] =>
+  pairsOf(results).flatMap(([first, other]): RouteAgreement[] => {
+    if (first.uncertainty === null || other.uncertainty === null) return [];
     const { times, verdict } = agreement(
       other.value.value.minus(first.value.value).toNumber(),
-      Math.hypot(own, other.uncertainty),
+      uncertaintyOfDifference(first, other),
     );
-    return [{ first, other, times, verdict, surer: own <= other.uncertainty ? first : other }];
+    return [{ first, other, times, verdict, surer: first.uncertainty <= other.uncertainty ? first : other }];
   });
+
+/** Where no result says what quantity it is, as in files of old, the first is held against the others in its unit. */
+function pairsOf(results: readonly Result[]): (readonly [Result, Result])[] {
+  const declared = results.some(({ plan }) => plan.quantity !== undefined);
+  return results.flatMap((first, at) =>
+    results.slice(at + 1).flatMap((other) => {
+      const same = declared
+        ? first.plan.quantity !== undefined && first.plan.quantity === other.plan.quantity
+        : at === 0;
+      return same && first.plan.unit === other.plan.unit ? [[first, other] as const] : [];
+    }),
+  );
 }
+
+/**
+ * Of the difference of two results, as one model: what they share enters with its own sign, cancelling or adding
+ * (JCGM 100:2008, 5.2). Trials of one table scatter row by row.
+ */
+export function uncertaintyOfDifference(first: Result, other: Result): number {
+  const rows = rowByRow(first, other);
+  const parts = new Map<string, number>();
+  const add = (result: Result, sign: 1 | -1) => {
+    for (const part of result.contributions) {
+      if (ownScatter(part) && rows !== null) continue;
+      // What scatters by itself in each of them is not one cause, though it is called alike.
+      const source = ownScatter(part) ? `${result.plan.key}: ${part.source}` : part.source;
+      parts.set(source, (parts.get(source) ?? 0) + sign * part.contribution);
+    }
+  };
+  add(other, 1);
+  add(first, -1);
+  return Math.hypot(rows ?? 0, ...parts.values());
+}
+
+const ownScatter = ({ kind, source }: Contribution): boolean =>
+  kind === 'repeat' && source === scatterOfTrials;
+
+/** The scatter of the mean difference of two results of the same trials; null where they have none in common. */
+function rowByRow(first: Result, other: Result): number | null {
+  const [a, b] = [first, other].map((result) => (isAfresh(result) ? result : null));
+  if (!a || !b || a.table !== b.table) return null;
+  const z = a.values.flatMap(({ trial, value }) => {
+    const match = b.values.find((candidate) => candidate.trial === trial);
+    return match ? [match.value.value.minus(value.value).toNumber()] : [];
+  });
+  const n = z.length;
+  if (n < 2 || n < a.n || n < b.n) return null;
+  const mean = z.reduce((sum, value) => sum + value, 0) / n;
+  return Math.sqrt(z.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n);
+}
+
+const isAfresh = (result: Result): result is MeanResult => result.kind === 'mean' && result.way === 'afresh';

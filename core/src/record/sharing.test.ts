@@ -6,9 +6,10 @@ import { halfWidthOf } from './columnKinds';
 import type { Investigation, ResultPlan, Table } from './investigation';
 import { outcomeOf } from './outcome';
 import { derived, measured, plain } from './readyMade/plain';
-import { rivetCrate } from './readyMade';
+import { rivetCrate, shackleRing } from './readyMade';
 import type { Result } from './result';
 import { resultWorking } from './resultWorking';
+import { agreementOfRoutes, uncertaintyOfDifference } from './routes';
 import { tableOf, type Entry } from './table';
 
 // Every ± here is worked out by hand, in standard uncertainties: half-widths over √3.
@@ -247,7 +248,127 @@ describe('a line is a function of all its readings', () => {
   });
 });
 
+describe('two routes to one quantity', () => {
+  const columns = [
+    measured('m', 'Mass', 'm', 'g', 'E-02'),
+    measured('V1', 'Volume by one way', 'V_1', 'mL', 'C-01'),
+    measured('V2', 'Volume by the other', 'V_2', 'mL', 'C-01'),
+  ];
+  const route = (key: string, formula: string, quantity?: string): ResultPlan => ({
+    ...value(formula, 'g/mL'),
+    key,
+    ...(quantity ? { quantity } : {}),
+  });
+  const what = (...results: readonly ResultPlan[]): Investigation => {
+    const base = about(columns, value('m', 'g'));
+    return {
+      ...base,
+      // A mass that is doubtful by 6 %, in both of them alike.
+      kit: [
+        ...base.kit,
+        { tag: 'E-02', kind: 'electronic-balance', model: 'electronic-0_01', scalePercent: '6' },
+      ],
+      results,
+    };
+  };
+  const resultsOf = (investigation: Investigation): Result[] =>
+    outcomeOf(
+      investigation,
+      tableOf(rows(investigation, 'm V1 V2', '40.00 20.0 21.0')),
+      metrology,
+    ).results.flatMap((state) => (state.state === 'reckoned' ? [state.result] : []));
+
+  it('agree or not by the uncertainty of their difference: what they share hardly enters', () => {
+    const both = what(route('one', 'm / V1', 'density'), route('other', 'm / V2', 'density'));
+    const [first, other] = resultsOf(both) as [Result, Result];
+    // ρ₁ = 2, ρ₂ = 40/21; by the mass 1/V₂ − 1/V₁ = −1/420.
+    const [rho1, rho2] = [2, 40 / 21];
+    const [aM, aV] = [0, 1].map((at) => halfWidthOf(columns[at]!, both, metrology) / third) as [
+      number,
+      number,
+    ];
+    const [tM, tV] = [
+      toleranceOf('electronic-balance', 'electronic-0_01') / third,
+      toleranceOf('graduated-cylinder', 'cylinder-100-1') / third,
+    ];
+    const u = Math.hypot(
+      ((rho2 - rho1) * 0.06) / third,
+      aM / 420,
+      tM / 420,
+      (rho1 / 20) * aV,
+      (rho1 / 20) * tV,
+      (rho2 / 21) * aV,
+      (rho2 / 21) * tV,
+    );
+    expect(uncertaintyOfDifference(first, other)).toBeCloseTo(u, 12);
+    const [pair] = agreementOfRoutes([first, other]);
+    expect(pair!.times).toBeCloseTo((rho1 - rho2) / u, 9);
+    // As if independent they would be 0.9 times apart.
+    expect((rho1 - rho2) / Math.hypot(first.uncertainty!, other.uncertainty!)).toBeLessThan(1.1);
+    expect(pair!.times).toBeGreaterThan(1.5);
+  });
+
+  it('are every pair of what is declared the same, and nothing else', () => {
+    const three = what(
+      route('one', 'm / V1', 'density'),
+      route('apart', 'm / (V1 + V2)', 'something else'),
+      route('other', 'm / V2', 'density'),
+      route('third', 'm / V1', 'density'),
+    );
+    expect(
+      agreementOfRoutes(resultsOf(three)).map(({ first, other }) => [first.plan.key, other.plan.key]),
+    ).toEqual([
+      ['one', 'other'],
+      ['one', 'third'],
+      ['other', 'third'],
+    ]);
+    // Files of old do not say it: the first is held against those in its unit.
+    const old = what(route('one', 'm / V1'), route('other', 'm / V2'), route('third', 'm / V1'));
+    expect(agreementOfRoutes(resultsOf(old))).toHaveLength(2);
+  });
+
+  it('of the same trials scatter row by row: what moves both alike is no difference', () => {
+    const table = about(
+      [
+        measured('a', 'One', 'a', 'g', 'E-01'),
+        measured('b', 'Two', 'b', 'g', 'E-01'),
+        derived('x', 'First', 'x', 'g', 'a * 1 exact'),
+        derived('y', 'Second', 'y', 'g', 'b * 1 exact'),
+      ],
+      mean('x', 'g'),
+    );
+    const two: Investigation = {
+      ...table,
+      results: [
+        { ...mean('x', 'g'), key: 'x', quantity: 'mass' },
+        { ...mean('y', 'g'), key: 'y', quantity: 'mass' },
+      ],
+    };
+    const [x, y] = outcomeOf(
+      two,
+      tableOf(rows(two, 'a b', '10.00 10.10', '12.00 12.10', '14.00 14.10')),
+      metrology,
+    ).results.flatMap((state) => (state.state === 'reckoned' ? [state.result] : [])) as [Result, Result];
+    const [u, t] = [0.005 / third, toleranceOf('electronic-balance', 'electronic-0_01') / third];
+    expect(uncertaintyOfDifference(x, y)).toBeCloseTo(Math.hypot(u, u, t, t), 9);
+  });
+});
+
 it('the lines of a coarse stick are placed far better than it can be read', () => {
   for (const { metric, tolerance } of rulers)
     expect(Number(tolerance) * (metric ? 1 : 25.4)).toBeLessThan(0.6);
+});
+
+it('a result that rests on a student’s own work is covered until that is written', () => {
+  const columns = shackleRing.tables[0]!.columns.map(({ key }) => key);
+  const read = rows(shackleRing, 'mass before after', '62.08 20.0 28.0');
+  const state = (entries: readonly Entry[]) =>
+    outcomeOf(shackleRing, tableOf(entries), metrology).results[0]!;
+  expect(columns).toContain('V');
+  expect(state(read)).toMatchObject({
+    state: 'open',
+    why: expect.stringContaining('Work out your own columns first') as string,
+  });
+  expect(state([...read, ...rows(shackleRing, 'V', '8.0')]).state).toBe('open');
+  expect(state([...read, ...rows(shackleRing, 'V rho', '8.0 7.8')]).state).toBe('reckoned');
 });

@@ -54,6 +54,7 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
   return {
     kind: 'mean',
     plan,
+    table: table.key,
     n: summary.n,
     values,
     summary,

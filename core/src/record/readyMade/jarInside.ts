@@ -54,6 +54,7 @@ export const jarInside: Investigation = {
       symbol: 'V',
       unit: 'mL',
       column: 'V',
+      quantity: 'inside',
       accepted: null,
     },
     {
@@ -63,6 +64,7 @@ export const jarInside: Investigation = {
       symbol: 'V_w',
       unit: 'mL',
       column: 'Vw',
+      quantity: 'inside',
       accepted: { value: '100', unit: 'mL', source: 'the mark on the jar' },
     },
   ],

@@ -59,9 +59,10 @@ export const lampOil: Investigation = {
       y: 'M',
       throughOrigin: false,
       gives: 'slope',
+      quantity: 'density',
       accepted: { value: '0.80', unit: 'g/cm³', source: 'a table: lamp oil 0.78 to 0.82' },
     },
-    density('rho', null, { name: 'Density, trial by trial' }),
+    density('rho', null, { name: 'Density, trial by trial', quantity: 'density' }),
   ],
   questions: [
     {

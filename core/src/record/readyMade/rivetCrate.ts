@@ -43,6 +43,7 @@ export const rivetCrate: Investigation = {
       throughOrigin: true,
       gives: 'y',
       at: '120',
+      quantity: 'crate',
       accepted: null,
     },
     {
@@ -52,6 +53,7 @@ export const rivetCrate: Investigation = {
       symbol: 'm_{120}',
       unit: 'g',
       formula: '120 exact * each',
+      quantity: 'crate',
       accepted: null,
     },
     {

@@ -60,9 +60,9 @@ export const tallyToken: Investigation = {
     density(
       'rho',
       { value: '2.8', unit: 'g/cm³', source: 'a table: slate 2.7 to 2.9' },
-      { name: 'Density from its dimensions' },
+      { name: 'Density from its dimensions', quantity: 'density' },
     ),
-    density('rhoWater', null, { name: 'Density by displacement', symbol: 'ρ_w' }),
+    density('rhoWater', null, { name: 'Density by displacement', symbol: 'ρ_w', quantity: 'density' }),
   ],
   predictions: [
     {
