@@ -1,11 +1,14 @@
-import jstat from 'jstat';
+import normal from '@stdlib/stats-base-dists-normal-quantile';
+import student from '@stdlib/stats-base-dists-t-quantile';
 
-/** Where Student's distribution with ν degrees of freedom has left a share p behind; the normal one for ν = Infinity. */
+/**
+ * Where Student's distribution with ν degrees of freedom has left a share p behind; the normal one for ν = Infinity. To
+ * 1e-12 of its value. @throws RangeError
+ */
 export function studentQuantile(p: number, degrees: number): number {
   if (!(p > 0 && p < 1)) throw new RangeError('A quantile is asked of a share between 0 and 1.');
   if (!(degrees > 0)) throw new RangeError('A t-factor needs at least one degree of freedom.');
-  // Beyond a million degrees of freedom jstat loses digits; the two distributions are then alike to six.
-  return degrees > 1e6 ? jstat.jStat.normal.inv(p, 0, 1) : jstat.jStat.studentt.inv(p, degrees);
+  return degrees === Infinity ? normal(p, 0, 1) : student(p, degrees);
 }
 
 /** The factor that makes a two-sided interval, which holds a share of all, of a standard uncertainty with ν degrees of freedom. */

@@ -82,7 +82,13 @@ function Improve({ book, result }: { readonly book: Book; readonly result: Resul
     () => improvements(investigation, book.table, conventions, result).slice(0, 5),
     [investigation, book.table, conventions, result],
   );
-  if (told.length === 0) return null;
+  if (result.uncertainty === null) return null;
+  if (told.length === 0)
+    return (
+      <p className="text-soft">
+        No finer make that is at hand, and no few more trials, would change anything that is written.
+      </p>
+    );
   return (
     <div>
       <h3 className="mb-1 font-bold">What would improve it</h3>
