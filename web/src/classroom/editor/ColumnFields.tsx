@@ -78,6 +78,14 @@ export function ColumnFields({
           />
         </>
       )}
+      {(column.kind === 'measured' || column.kind === 'count') && (
+        <CheckField
+          label="Differs by plan"
+          checked={column.differs ?? false}
+          onChange={(differs) => set({ ...column, differs: differs || undefined })}
+          className="sm:col-span-2"
+        />
+      )}
       {column.kind === 'derived' && (
         <>
           <TextField

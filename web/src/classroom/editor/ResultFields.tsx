@@ -10,8 +10,8 @@ export function ResultFields({
   readonly names: readonly (readonly [string, string])[];
   readonly set: (plan: ResultPlan) => void;
 }) {
-  const { key, name, symbol, unit, accepted } = plan;
-  const head = { key, name, symbol, unit, accepted };
+  const { key, name, symbol, unit, accepted, quantity } = plan;
+  const head = { key, name, symbol, unit, accepted, ...(quantity ? { quantity } : {}) };
   const [first = ''] = names.map(([own]) => own);
   const turn: Record<ResultPlan['kind'], () => ResultPlan> = {
     mean: () => ({ ...head, kind: 'mean', column: first }),
@@ -82,6 +82,11 @@ export function ResultFields({
           )}
         </>
       )}
+      <TextField
+        label="Same quantity as"
+        value={plan.quantity ?? ''}
+        onChange={(text) => set({ ...plan, quantity: text === '' ? undefined : text })}
+      />
       <TextField
         label="Accepted value"
         mono

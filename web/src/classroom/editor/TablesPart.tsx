@@ -1,7 +1,13 @@
-import type { Column, Table } from '@green-beam/core';
-import { ListField, TextField } from '../../ui/fields';
+import { replicateWays, type Column, type Replicates, type Table } from '@green-beam/core';
+import { ChoiceField, ListField, TextField } from '../../ui/fields';
 import { ColumnFields } from './ColumnFields';
 import type { Part } from './part';
+
+const wayNames: Readonly<Record<Replicates, string>> = {
+  afresh: 'each afresh',
+  'one receiver': 'into one receiver',
+  'mark to mark': 'from mark to mark',
+};
 
 export function TablesPart({ body, change }: Part) {
   return (
@@ -14,12 +20,20 @@ export function TablesPart({ body, change }: Part) {
     >
       {(table, set) => (
         <div className="flex flex-col gap-3">
-          <div className="grid gap-3 sm:grid-cols-[1fr_8rem]">
+          <div className="grid gap-3 sm:grid-cols-[1fr_8rem_14rem]">
             <TextField label="Title" value={table.title} onChange={(title) => set({ title })} />
             <TextField
               label="Trials wanted"
               value={String(table.trials)}
               onChange={(text) => set({ trials: Number(text.replace(/\D/g, '')) || 0 })}
+            />
+            <ChoiceField
+              label="Its trials are"
+              value={table.replicates ?? 'afresh'}
+              choices={replicateWays.map((way) => [way, wayNames[way]] as const)}
+              onChange={(way) =>
+                set({ replicates: way === 'afresh' ? undefined : (way as Table['replicates']) })
+              }
             />
           </div>
           <div className="border-l-2 border-rule pl-4">
