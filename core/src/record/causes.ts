@@ -1,3 +1,9 @@
+import type { PercentError } from '../density/percentError';
+import { agreement } from '../statistics';
+import { effectiveDegrees } from '../uncertainty';
+import type { Outcome } from './outcome';
+import type { Result } from './result';
+
 /** A cause of error: what it does to the result, what kind it is, and how to test for it. */
 export interface ErrorCause {
   readonly code: string;
@@ -183,6 +189,22 @@ export const errorCauses: readonly ErrorCause[] = [
     'Plot it: is it a straight line?',
   ),
 ];
+
+/** Which way the main result lies from the accepted value; null where it agrees with it, or where there is none. */
+export function leanOf({ results }: Pick<Outcome, 'results'>): 'up' | 'down' | null {
+  const [first] = results;
+  const result = first?.state === 'reckoned' ? first.result : null;
+  const error = result?.percentError;
+  if (!result || !error || error.percent.isZero()) return null;
+  if (result.uncertainty !== null && againstAccepted(result, error).verdict === 'agree') return null;
+  return error.percent.gt(0) ? 'up' : 'down';
+}
+
+/** How a result that has an uncertainty agrees with its accepted value. */
+export const againstAccepted = (
+  result: Pick<Result, 'uncertainty' | 'contributions'>,
+  { error }: PercentError,
+) => agreement(error.value.toNumber(), result.uncertainty ?? NaN, effectiveDegrees(result.contributions));
 
 /** The causes of an investigation; those that a finding or the direction of its error speaks for come first. */
 export function likelyCauses(

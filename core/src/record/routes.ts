@@ -1,5 +1,5 @@
 import { agreement } from '../statistics';
-import type { Contribution } from '../uncertainty';
+import { effectiveDegrees, type Contribution } from '../uncertainty';
 import { scatterOfTrials, type MeanResult, type Result } from './result';
 
 /** Two results that ought to be the same, and how far they are. */
@@ -16,9 +16,11 @@ export interface RouteAgreement {
 export const agreementOfRoutes = (results: readonly Result[]): RouteAgreement[] =>
   pairsOf(results).flatMap(([first, other]): RouteAgreement[] => {
     if (first.uncertainty === null || other.uncertainty === null) return [];
+    const parts = partsOfDifference(first, other);
     const { times, verdict } = agreement(
       other.value.value.minus(first.value.value).toNumber(),
-      uncertaintyOfDifference(first, other),
+      Math.hypot(...parts.map(({ contribution }) => contribution)),
+      effectiveDegrees(parts),
     );
     return [{ first, other, times, verdict, surer: first.uncertainty <= other.uncertainty ? first : other }];
   });
@@ -40,27 +42,31 @@ function pairsOf(results: readonly Result[]): (readonly [Result, Result])[] {
  * Of the difference of two results, as one model: what they share enters with its own sign, cancelling or adding
  * (JCGM 100:2008, 5.2). Trials of one table scatter row by row.
  */
-export function uncertaintyOfDifference(first: Result, other: Result): number {
+export const uncertaintyOfDifference = (first: Result, other: Result): number =>
+  Math.hypot(...partsOfDifference(first, other).map(({ contribution }) => contribution));
+
+function partsOfDifference(first: Result, other: Result): Pick<Contribution, 'contribution' | 'degrees'>[] {
   const rows = rowByRow(first, other);
-  const parts = new Map<string, number>();
+  const parts = new Map<string, Pick<Contribution, 'contribution' | 'degrees'>>();
   const add = (result: Result, sign: 1 | -1) => {
     for (const part of result.contributions) {
       if (ownScatter(part) && rows !== null) continue;
       // What scatters by itself in each of them is not one cause, though it is called alike.
       const source = ownScatter(part) ? `${result.plan.key}: ${part.source}` : part.source;
-      parts.set(source, (parts.get(source) ?? 0) + sign * part.contribution);
+      const contribution = (parts.get(source)?.contribution ?? 0) + sign * part.contribution;
+      parts.set(source, { contribution, ...(part.degrees === undefined ? {} : { degrees: part.degrees }) });
     }
   };
   add(other, 1);
   add(first, -1);
-  return Math.hypot(rows ?? 0, ...parts.values());
+  return [...parts.values(), ...(rows ? [rows] : [])];
 }
 
 const ownScatter = ({ kind, source }: Contribution): boolean =>
   kind === 'repeat' && source === scatterOfTrials;
 
 /** The scatter of the mean difference of two results of the same trials; null where they have none in common. */
-function rowByRow(first: Result, other: Result): number | null {
+function rowByRow(first: Result, other: Result): Pick<Contribution, 'contribution' | 'degrees'> | null {
   const [a, b] = [first, other].map((result) => (isAfresh(result) ? result : null));
   if (!a || !b || a.table !== b.table) return null;
   const z = a.values.flatMap(({ trial, value }) => {
@@ -70,7 +76,8 @@ function rowByRow(first: Result, other: Result): number | null {
   const n = z.length;
   if (n < 2 || n < a.n || n < b.n) return null;
   const mean = z.reduce((sum, value) => sum + value, 0) / n;
-  return Math.sqrt(z.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n);
+  const squares = z.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+  return { contribution: Math.sqrt(squares / (n - 1) / n), degrees: n - 1 };
 }
 
 const isAfresh = (result: Result): result is MeanResult => result.kind === 'mean' && result.way === 'afresh';

@@ -9,6 +9,7 @@ import { derived, measured, plain } from './readyMade/plain';
 import { rivetCrate, shackleRing } from './readyMade';
 import type { Result } from './result';
 import { resultWorking } from './resultWorking';
+import { leanOf } from './causes';
 import { agreementOfRoutes, uncertaintyOfDifference } from './routes';
 import { tableOf, type Entry } from './table';
 
@@ -371,4 +372,22 @@ it('a result that rests on a student’s own work is covered until that is writt
   });
   expect(state([...read, ...rows(shackleRing, 'V', '8.0')]).state).toBe('open');
   expect(state([...read, ...rows(shackleRing, 'V rho', '8.0 7.8')]).state).toBe('reckoned');
+});
+
+it('where a result agrees, no cause is said to lie its way; how sure its ± is counts', () => {
+  const columns = [measured('m', 'Mass', 'm', 'g', 'E-01'), derived('x', 'Mass', 'x', 'g', 'm * 1 exact')];
+  const accepted = (text: string): Investigation =>
+    about(columns, { ...mean('x', 'g'), accepted: { value: text, unit: 'g', source: 'a table' } });
+  const lean = (text: string, ...masses: string[]) => {
+    const what = accepted(text);
+    return leanOf(outcomeOf(what, tableOf(rows(what, 'm', ...masses)), metrology));
+  };
+  // 10.00, 10.10, 10.20: mean 10.10, s/√3 = 0.0577; t for 2 degrees of freedom is 4.3, so that 0.2 off still agrees.
+  expect(lean('9.90', '10.00', '10.10', '10.20')).toBeNull();
+  expect(lean('9.50', '10.00', '10.10', '10.20')).toBe('up');
+  expect(lean('10.80', '10.00', '10.10', '10.20')).toBe('down');
+  // Sixteen trials of about the same spread are surer: 0.2 off no longer agrees.
+  expect(
+    lean('9.90', ...Array.from({ length: 16 }, (_, at) => (10.1 + ((at % 3) - 1) / 10).toFixed(2))),
+  ).toBe('up');
 });

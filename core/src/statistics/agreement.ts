@@ -1,11 +1,15 @@
+import { studentQuantile } from './student';
 /**
- * How far two values agree: |Δ| over their combined uncertainty u. Up to 2 they agree, up to 3 it is doubtful, beyond that they
- * do not (JCGM 100:2008 leaves the bound to the user; these are the usual ones for u at its standard size).
+ * How far two values agree, by u, the uncertainty of their difference, and its degrees of freedom: up to t for 97.5 % they
+ * agree, up to t for 99.865 % it is doubtful, beyond that they do not; 2 and 3 times u where ν is infinite.
  */
 export function agreement(
   difference: number,
   uncertainty: number,
+  degrees = Infinity,
 ): { readonly times: number; readonly verdict: 'agree' | 'doubtful' | 'disagree' } {
   const times = difference === 0 ? 0 : Math.abs(difference) / uncertainty;
-  return { times, verdict: times <= 2 ? 'agree' : times <= 3 ? 'doubtful' : 'disagree' };
+  const [agrees, doubtful] =
+    degrees === Infinity ? [2, 3] : [studentQuantile(0.975, degrees), studentQuantile(0.99865, degrees)];
+  return { times, verdict: times <= agrees ? 'agree' : times <= doubtful ? 'doubtful' : 'disagree' };
 }

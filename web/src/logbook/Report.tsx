@@ -1,4 +1,4 @@
-import { instrumentOf, likelyCauses, modelOf, resultWorking, type Result } from '@green-beam/core';
+import { instrumentOf, leanOf, likelyCauses, modelOf, resultWorking, type Result } from '@green-beam/core';
 import { Budget } from '@green-beam/drawing';
 import { Suspense, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
@@ -7,7 +7,7 @@ import { Symbol } from '../ui/Symbol';
 import { said, useOpenBook, type Book } from './book';
 import { ReportReadings } from './ReportReadings';
 import { ResultPlot } from './ResultPlot';
-import { leanOf, useFindings } from './SecondLook';
+import { useFindings } from './SecondLook';
 import { WorkingSteps } from './Working';
 
 /** The whole investigation as a page that can be printed: nothing struck is left out. */

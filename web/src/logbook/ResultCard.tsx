@@ -1,5 +1,5 @@
 import {
-  agreement,
+  againstAccepted,
   resultElsewhere,
   scatterOfTrials,
   resultWorking,
@@ -218,5 +218,5 @@ const agreementWords = {
 } as const;
 
 /** Whether the error is good for this kit, that is within what its own uncertainty lets one expect. */
-const forThisKit = ({ uncertainty }: Result, { error }: PercentError): string =>
-  uncertainty === null ? '' : agreementWords[agreement(error.value.toNumber(), uncertainty).verdict];
+const forThisKit = (result: Result, error: PercentError): string =>
+  result.uncertainty === null ? '' : agreementWords[againstAccepted(result, error).verdict];

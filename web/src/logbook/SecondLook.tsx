@@ -1,4 +1,4 @@
-import { likelyCauses, secondLookAt, type Outcome, type TableFinding } from '@green-beam/core';
+import { leanOf, likelyCauses, secondLookAt, type TableFinding } from '@green-beam/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWho } from '../session/who';
@@ -81,14 +81,6 @@ function Findings({ book, findings }: { readonly book: Book; readonly findings: 
       )}
     </section>
   );
-}
-
-/** Which way the main result lies from the accepted value. */
-export function leanOf({ results }: Outcome): 'up' | 'down' | null {
-  const [first] = results;
-  const error = first?.state === 'reckoned' ? first.result.percentError : null;
-  if (!error || error.percent.isZero()) return null;
-  return error.percent.gt(0) ? 'up' : 'down';
 }
 
 function Causes({ book, findings }: { readonly book: Book; readonly findings: readonly TableFinding[] }) {
