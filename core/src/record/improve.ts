@@ -63,9 +63,40 @@ export function improvements(
             combineTypeAandB(typeA * Math.sqrt(n / (n + extra)), typeB, conventions),
           ),
         ];
-  return [...kit, ...more(3), ...more(9)]
+  return [
+    ...kit,
+    ...twiceAsMuch(result, conventions).map((then) => told('Twice as much of it, or twice as large', then)),
+    ...more(3),
+    ...more(9),
+  ]
     .filter(({ times }) => times >= worthTelling)
     .sort((a, b) => a.uncertainty - b.uncertainty);
+}
+
+const densities: readonly string[] = ['g/cm³', 'g/mL', 'kg/m³', 'kg/L', 'g/L'];
+
+/**
+ * A density of twice as much: mass and volume double, what is read and what the makers allow stay, so that their part
+ * halves; what grows with the reading does not. Trials may scatter as before, a line is twice as long.
+ */
+function twiceAsMuch(
+  { kind, plan, contributions, typeA, typeB }: Result,
+  conventions: Conventions,
+): readonly number[] {
+  if (!densities.includes(plan.unit)) return [];
+  const instruments = contributions.filter((part) => part.kind !== 'repeat');
+  const then = instruments.map(({ kind: of, contribution }) =>
+    of === 'scale factor' ? contribution : contribution / 2,
+  );
+  const now = Math.hypot(...instruments.map(({ contribution }) => contribution));
+  if (now === 0) return [];
+  return [
+    combineTypeAandB(
+      (typeA ?? 0) / (kind === 'line' ? 2 : 1),
+      (typeB * Math.hypot(...then)) / now,
+      conventions,
+    ),
+  ];
 }
 
 /** Makes of the same kind and unit that are finer, and whose scale holds everything that was read. */

@@ -3,6 +3,7 @@ import { presetNamed, presets } from '../conventions';
 import { checkInvestigation } from './checkInvestigation';
 import { type Investigation } from './investigation';
 import { secondLookAt } from './look';
+import { combineTypeAandB } from './combination';
 import { improvements } from './improve';
 import { likelyCauses } from './causes';
 import { outcomeOf } from './outcome';
@@ -372,11 +373,17 @@ describe('a second look at how fine and how rounded', () => {
 });
 
 describe('what to improve', () => {
-  it('reckons each change anew, best first: a finer cylinder helps, more trials hardly do', () => {
+  it('reckons each change anew, best first: more of it and a finer cylinder help, more trials hardly do', () => {
     const entries = rows(boltPin, 'mass before after', '84.0 10.0 20.0', '84.0 10.0 20.2', '84.0 10.0 19.8');
     const told = improvements(boltPin, tableOf(entries), bench, result(boltPin, 'rho', entries));
-    expect(told[0]?.what).toMatch(/cylinder/i);
+    expect(told.some(({ what }) => /cylinder/i.test(what))).toBe(true);
     expect(told[0]!.times).toBeGreaterThan(1.05);
+    // Twice as much: everything that is read counts half, and the three trials scatter as they do.
+    const { typeA, typeB } = result(boltPin, 'rho', entries);
+    expect(told.find(({ what }) => what.startsWith('Twice as much'))!.uncertainty).toBeCloseTo(
+      combineTypeAandB(typeA ?? 0, typeB / 2, bench),
+      12,
+    );
     // Three more trials make it hardly more certain: what changes nothing that is written is not told.
     for (const { times } of told) expect(times).toBeGreaterThan(1.05);
     expect([...told].sort((a, b) => a.uncertainty - b.uncertainty)).toEqual(told);
