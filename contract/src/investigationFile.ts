@@ -87,6 +87,7 @@ const column = byKind({
 });
 const accepted = object({
   value: needed(60),
+  tolerance: decimal().optional(),
   unit: text(24).defined('This is missing.'),
   source: text(200).defined('This is missing.'),
 })

@@ -1,3 +1,5 @@
+import { waitFor } from '@testing-library/react';
+
 /** Stands in for the stream of what changed; a test speaks for the server. */
 export class Stream {
   static streams: Stream[] = [];
@@ -12,6 +14,10 @@ export class Stream {
     const stream = Stream.streams.at(-1);
     if (!stream) throw new Error('Nobody listens.');
     return stream;
+  }
+  /** The same, once there is one: it is opened a little later than the page is there. */
+  static opened(): Promise<Stream> {
+    return waitFor(() => Stream.latest());
   }
   say(event: object) {
     this.onmessage?.({ data: JSON.stringify(event) });

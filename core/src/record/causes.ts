@@ -1,6 +1,8 @@
+import type { Conventions } from '../conventions';
 import type { PercentError } from '../density/percentError';
 import { agreement } from '../statistics';
 import { effectiveDegrees } from '../uncertainty';
+import { asStandard } from './inputs';
 import type { Outcome } from './outcome';
 import type { Result } from './result';
 
@@ -191,20 +193,29 @@ export const errorCauses: readonly ErrorCause[] = [
 ];
 
 /** Which way the main result lies from the accepted value; null where it agrees with it, or where there is none. */
-export function leanOf({ results }: Pick<Outcome, 'results'>): 'up' | 'down' | null {
+export function leanOf(
+  { results }: Pick<Outcome, 'results'>,
+  conventions: Conventions,
+): 'up' | 'down' | null {
   const [first] = results;
   const result = first?.state === 'reckoned' ? first.result : null;
   const error = result?.percentError;
   if (!result || !error || error.percent.isZero()) return null;
-  if (result.uncertainty !== null && againstAccepted(result, error).verdict === 'agree') return null;
+  if (result.uncertainty !== null && againstAccepted(result, error, conventions).verdict === 'agree')
+    return null;
   return error.percent.gt(0) ? 'up' : 'down';
 }
 
-/** How a result that has an uncertainty agrees with its accepted value. */
-export const againstAccepted = (
-  result: Pick<Result, 'uncertainty' | 'contributions'>,
+/** How a result that has an uncertainty agrees with its accepted value, whose own tolerance belongs to the comparison. */
+export function againstAccepted(
+  { uncertainty, contributions, plan }: Pick<Result, 'uncertainty' | 'contributions' | 'plan'>,
   { error }: PercentError,
-) => agreement(error.value.toNumber(), result.uncertainty ?? NaN, effectiveDegrees(result.contributions));
+  conventions: Conventions,
+): ReturnType<typeof agreement> {
+  const own = asStandard(Number((plan.accepted?.tolerance ?? '0').replace(',', '.')), conventions);
+  const degrees = effectiveDegrees([...contributions, { contribution: own }]);
+  return agreement(error.value.toNumber(), Math.hypot(uncertainty ?? NaN, own), degrees);
+}
 
 /** The causes of an investigation; those that a finding or the direction of its error speaks for come first. */
 export function likelyCauses(

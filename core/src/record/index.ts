@@ -1,3 +1,4 @@
+export * from './byPlan';
 export * from './investigation';
 export * from './subject';
 export * from './table';

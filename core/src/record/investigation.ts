@@ -81,6 +81,8 @@ export interface Table {
 
 export interface Accepted {
   readonly value: string;
+  /** How far it may be off itself, as ±: the mark of a vessel is as good as its maker promises. */
+  readonly tolerance?: string | undefined;
   readonly unit: string;
   readonly source: string;
 }

@@ -9,7 +9,7 @@ import { derived, measured, plain } from './readyMade/plain';
 import { rivetCrate, shackleRing } from './readyMade';
 import type { Result } from './result';
 import { resultWorking } from './resultWorking';
-import { leanOf } from './causes';
+import { againstAccepted, leanOf } from './causes';
 import { agreementOfRoutes, uncertaintyOfDifference } from './routes';
 import { tableOf, type Entry } from './table';
 
@@ -380,7 +380,7 @@ it('where a result agrees, no cause is said to lie its way; how sure its ± is c
     about(columns, { ...mean('x', 'g'), accepted: { value: text, unit: 'g', source: 'a table' } });
   const lean = (text: string, ...masses: string[]) => {
     const what = accepted(text);
-    return leanOf(outcomeOf(what, tableOf(rows(what, 'm', ...masses)), metrology));
+    return leanOf(outcomeOf(what, tableOf(rows(what, 'm', ...masses)), metrology), metrology);
   };
   // 10.00, 10.10, 10.20: mean 10.10, s/√3 = 0.0577; t for 2 degrees of freedom is 4.3, so that 0.2 off still agrees.
   expect(lean('9.90', '10.00', '10.10', '10.20')).toBeNull();
@@ -390,4 +390,24 @@ it('where a result agrees, no cause is said to lie its way; how sure its ± is c
   expect(
     lean('9.90', ...Array.from({ length: 16 }, (_, at) => (10.1 + ((at % 3) - 1) / 10).toFixed(2))),
   ).toBe('up');
+});
+
+it('the mark of a vessel is as good as its maker promises: that belongs to the comparison', () => {
+  // 20.00 mL delivered weighs what 19.972 mL do: s/√n = 0.0006; the burette promises ± 0.05, by √3 that is 0.0289.
+  const columns = [measured('m', 'Mass', 'm', 'g', 'E-03'), derived('x', 'Volume', 'x', 'g', 'm * 1 exact')];
+  const verdict = (tolerance?: string) => {
+    const base = about(columns, {
+      ...mean('x', 'g'),
+      accepted: { value: '20.000', unit: 'g', source: 'the mark', ...(tolerance ? { tolerance } : {}) },
+    });
+    const what: Investigation = {
+      ...base,
+      kit: [{ tag: 'E-03', kind: 'electronic-balance', model: 'electronic-0_001' }],
+    };
+    const result = resultOf(what, rows(what, 'm', '19.971', '19.972', '19.973'));
+    return againstAccepted(result, result.percentError!, metrology);
+  };
+  expect(verdict().verdict).toBe('disagree');
+  expect(verdict('0.05').verdict).toBe('agree');
+  expect(verdict('0.05').times).toBeCloseTo(0.028 / (0.05 / third), 1);
 });

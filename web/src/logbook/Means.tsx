@@ -1,4 +1,4 @@
-import { checkMean, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
+import { checkMean, variesByPlan, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -55,11 +55,11 @@ export function MeanRow({
   );
 }
 
-/** A mean as it is written; empty for a time of day, which has none, and for one that a student has yet to work. */
+/** A mean as it is written; empty for a time of day and for what differs by plan, which have none, and for one that a student has yet to work. */
 export function meanText({ answer, outcome, table }: Book, column: Column): string {
   if (column.kind === 'derived' && column.by === 'student')
     return said(table, { kind: 'mean', column: column.key });
-  const mean = column.kind === 'clock' ? undefined : outcome.means[column.key];
+  const mean = column.kind === 'clock' || variesByPlan(column) ? undefined : outcome.means[column.key];
   return mean ? writtenMean(mean, answer.conventions) : '';
 }
 

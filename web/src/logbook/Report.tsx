@@ -18,7 +18,7 @@ export function Report() {
   const causes = likelyCauses(
     investigation.causes,
     new Set(findings?.map(({ code }) => code)),
-    leanOf(book.outcome),
+    leanOf(book.outcome, book.answer.conventions),
   );
   return (
     <article className="report max-w-[52rem]">

@@ -5,6 +5,8 @@ import {
   resultWorking,
   trialWorking,
   greatestIn,
+  type Accepted,
+  type Conventions,
   type Greatest,
   type PercentError,
   type Result,
@@ -189,7 +191,7 @@ function Comparison({
 }: {
   readonly result: Result;
   readonly error: PercentError;
-  readonly accepted: { readonly value: string; readonly unit: string; readonly source: string };
+  readonly accepted: Accepted;
   readonly book: Book;
 }) {
   const { investigation, conventions } = book.answer;
@@ -200,11 +202,12 @@ function Comparison({
       <LevelGauge gauge={gauge} />
       <p>
         Percent error <Stated text={error.text} className="font-bold" /> against{' '}
-        <Figure text={accepted.value} /> {accepted.unit}, {accepted.source}:{' '}
+        <Figure text={accepted.value} /> {accepted.tolerance && `± ${accepted.tolerance} `}
+        {accepted.unit}, {accepted.source}:{' '}
         {error.word ? `${error.word}.` : 'more than this class calls acceptable; look for the cause.'}{' '}
         <span className="text-soft">
           The gauge {gaugeInWords(gauge) === 'level' ? 'is level' : gaugeInWords(gauge)}.{' '}
-          {forThisKit(result, error)}
+          {forThisKit(result, error, conventions)}
         </span>
       </p>
     </div>
@@ -213,10 +216,10 @@ function Comparison({
 
 const agreementWords = {
   agree: 'It agrees within its uncertainty: this kit could not tell the two apart.',
-  doubtful: 'That is doubtful for this kit: between two and three times the uncertainty.',
+  doubtful: 'That is doubtful for this kit: a little more than its uncertainty lets one expect.',
   disagree: 'That is more than this kit’s uncertainty explains: look for a systematic cause.',
 } as const;
 
 /** Whether the error is good for this kit, that is within what its own uncertainty lets one expect. */
-const forThisKit = (result: Result, error: PercentError): string =>
-  result.uncertainty === null ? '' : agreementWords[againstAccepted(result, error).verdict];
+const forThisKit = (result: Result, error: PercentError, conventions: Conventions): string =>
+  result.uncertainty === null ? '' : agreementWords[againstAccepted(result, error, conventions).verdict];

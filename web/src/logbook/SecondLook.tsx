@@ -87,7 +87,7 @@ function Causes({ book, findings }: { readonly book: Book; readonly findings: re
   const told = likelyCauses(
     book.answer.investigation.causes,
     new Set(findings.map(({ code }) => code)),
-    leanOf(book.outcome),
+    leanOf(book.outcome, book.answer.conventions),
   );
   if (told.length === 0) return null;
   return (

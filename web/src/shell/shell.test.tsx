@@ -135,7 +135,8 @@ describe('the beam', () => {
     const { queries } = start(signedIn(student));
     await screen.findByText('today');
     const status = () => screen.getByRole('status');
-    act(() => Stream.latest().onerror?.());
+    const stream = await Stream.opened();
+    act(() => stream.onerror?.());
     expect(status()).toHaveTextContent('No connection. What you write is kept here.');
     queries.setQueryData(['bench'], {});
     act(() => Stream.latest().onopen?.());
@@ -163,7 +164,8 @@ describe('the beam', () => {
         { id: 'bo', name: 'Bo Aasen' },
       ],
     });
-    act(() => Stream.latest().say({ changed: 'board', classId: 'tern', students: ['bo'], logbooks: [] }));
+    const stream = await Stream.opened();
+    act(() => stream.say({ changed: 'board', classId: 'tern', students: ['bo'], logbooks: [] }));
     // Only what is new is fetched, and the rest of the board stays.
     await waitFor(() =>
       expect(queries.getQueryData<BoardAnswer>(['board', 'tern'])).toMatchObject({
@@ -189,11 +191,11 @@ describe('the beam', () => {
     await parcel('q', '2.0');
     start(stumbling);
     expect(await screen.findByText('2 things wait to be sent; nothing is lost.')).toBeVisible();
-    // The stream is opened a little later than the page is there.
-    await waitFor(() => {
-      act(() => Stream.latest().onerror?.());
-      expect(screen.getByText('No connection. 2 things wait to be sent; nothing is lost.')).toBeVisible();
-    });
+    const stream = await Stream.opened();
+    act(() => stream.onerror?.());
+    expect(
+      await screen.findByText('No connection. 2 things wait to be sent; nothing is lost.'),
+    ).toBeVisible();
   });
 
   it('takes over what an earlier version of the pages kept', async () => {
@@ -284,7 +286,8 @@ describe('a session', () => {
     await screen.findByText('today');
     await act(() => router.navigate('/figures'));
     who = null;
-    act(() => Stream.latest().say({ changed: 'session' }));
+    const stream = await Stream.opened();
+    act(() => stream.say({ changed: 'session' }));
     const bar = await screen.findByRole('region', { name: 'Your session has ended' });
     expect(screen.getByText('figures')).toBeVisible();
     await user.type(within(bar).getByLabelText('Passphrase'), 'ada lantern quay');
@@ -301,7 +304,8 @@ describe('a session', () => {
     });
     await screen.findByText('today');
     who = { ...student, id: 'bo', name: 'Bo Aasen' };
-    act(() => Stream.latest().say({ changed: 'session' }));
+    const stream = await Stream.opened();
+    act(() => stream.say({ changed: 'session' }));
     expect(
       await screen.findByRole('heading', { name: 'Bo Aasen has signed in on this browser.' }),
     ).toBeVisible();

@@ -3,6 +3,7 @@ import { inUnit, writeAtPlace, type Decimal, type Quantity } from '../../figures
 import { summarize, suspectOutlier, type Summary } from '../../statistics';
 import { parseProduct } from '../../units';
 import { inResultUnit, instrumentUncertainty, typeAOf } from '../combination';
+import { planned } from '../byPlan';
 import { sharesReadings } from '../formula';
 import { dualOf, propagate, quadrature } from '../../uncertainty';
 import { Inputs, Unfinished, type ModelInputs, type ResultModel } from '../inputs';
@@ -39,7 +40,9 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
   const { model, readings } = shares ? withoutReadings(whole) : { model: whole, readings: 0 };
   // The result of the mean inputs, by the same formula.
   const ofMeans =
-    column.kind === 'derived' && !shares ? inUnit(atMeans(formula, table, modelInputs), unit) : null;
+    column.kind === 'derived' && !shares && !planned(table)
+      ? inUnit(atMeans(formula, table, modelInputs), unit)
+      : null;
   const chosen = conventions.averaging === 'inputs' && ofMeans ? ofMeans.value : summary.mean;
   const value: Quantity = { value: chosen, lastPlace, unit, point: false };
   const other = conventions.averaging === 'inputs' ? summary.mean : (ofMeans?.value ?? null);

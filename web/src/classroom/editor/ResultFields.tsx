@@ -97,6 +97,16 @@ export function ResultFields({
       />
       {accepted && (
         <TextField
+          label="Good to ±"
+          mono
+          value={accepted.tolerance ?? ''}
+          onChange={(tolerance) =>
+            set({ ...plan, accepted: { ...accepted, tolerance: tolerance === '' ? undefined : tolerance } })
+          }
+        />
+      )}
+      {accepted && (
+        <TextField
           label="Its source"
           value={accepted.source}
           onChange={(source) => set({ ...plan, accepted: { ...accepted, source } })}
