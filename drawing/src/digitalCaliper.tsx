@@ -1,7 +1,7 @@
 import { digitalCaliperModel, digitalDisplay, type DigitalCaliperPicture } from '@green-beam/core';
 import { memo, type SVGProps } from 'react';
 import { body, CaliperBody, gapAt, gapX } from './caliperBody';
-import { Display } from './display';
+import { Display, Key } from './display';
 import { figureFont, ink, textFont } from './ink';
 import { Lines, type Line } from './lines';
 import { hardPlastic, satin, steel } from './matter';
@@ -130,19 +130,16 @@ function Housing({
       />
       <path d="M108 322 H662" stroke={hardPlastic.light} strokeWidth={4} strokeLinecap="round" />
       <Display x={140} y={352} width={490} height={132} text={text} unit={unit} size={86} />
-      {(
-        [
-          ['on', 150, satin.base, ink.ink],
-          ['zero', 325, ink.beam, '#ffffff'],
-          [inch ? 'to mm' : 'to in', 500, satin.base, ink.ink],
-        ] as const
-      ).map(([name, x, fill, words]) => (
-        <g key={x}>
-          <rect x={x} y={516} width={120} height={48} rx={6} fill={fill} stroke={hardPlastic.edge} />
-          <text x={x + 60} y={547} textAnchor="middle" fontSize={19} fontWeight={600} fill={words}>
-            {name}
-          </text>
-        </g>
+      {['on', 'zero', inch ? 'to mm' : 'to in'].map((name, at) => (
+        <Key
+          key={name}
+          name={name}
+          x={150 + at * 175}
+          y={516}
+          width={120}
+          height={48}
+          main={name === 'zero'}
+        />
       ))}
     </g>
   );

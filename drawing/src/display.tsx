@@ -1,4 +1,5 @@
 import { figureFont, ink, textFont } from './ink';
+import { satin } from './matter';
 
 interface Props {
   readonly x: number;
@@ -71,6 +72,50 @@ export function Display({ x, y, width, height, text, unit, size, steady, net = f
           </text>
         </g>
       )}
+    </g>
+  );
+}
+
+/** A key with its name on it. */
+export function Key({
+  name,
+  x,
+  y,
+  width,
+  height,
+  main = false,
+}: {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+  /** True for the one that is pressed most. */
+  readonly main?: boolean;
+}) {
+  return (
+    <g className="key">
+      <rect
+        x={x}
+        y={y}
+        width={width}
+        height={height}
+        rx={6}
+        fill={main ? ink.beam : satin.base}
+        stroke={satin.edge}
+        strokeWidth={1.5}
+      />
+      <text
+        x={x + width / 2}
+        y={y + height / 2 + 7}
+        textAnchor="middle"
+        fontSize={19}
+        fontWeight={600}
+        fontFamily={textFont}
+        fill={main ? '#ffffff' : ink.ink}
+      >
+        {name}
+      </text>
     </g>
   );
 }

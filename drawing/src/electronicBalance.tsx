@@ -5,9 +5,9 @@ import {
   type ElectronicBalancePicture,
 } from '@green-beam/core';
 import { memo } from 'react';
-import { Display } from './display';
+import { Display, Key } from './display';
 import { figureFont, ink, textFont } from './ink';
-import { cork, Flat, Grooves, hardPlastic, paper, Piece, Round, satin, steel, Stroke, wood } from './matter';
+import { cork, Flat, Grooves, hardPlastic, Piece, Round, satin, steel, Stroke, wood } from './matter';
 import { Vessel, type Profile } from './vessel';
 import type { Spots } from './point';
 
@@ -154,28 +154,8 @@ const Case = memo(function Case({ model }: { readonly model: string }) {
         <ellipse cx={628} cy={372} rx={10} ry={4.5} fill="none" stroke={ink.ink} strokeWidth={1.2} />
         <ellipse cx={628} cy={371} rx={6} ry={2.8} fill="#ffffff" stroke={satin.edge} strokeWidth={0.8} />
       </g>
-      {(
-        [
-          ['on', 108, paper.base, ink.ink],
-          ['zero', 602, ink.beam, '#ffffff'],
-        ] as const
-      ).map(([name, x, fill, words]) => (
-        <g key={name} className="key">
-          <rect
-            x={x}
-            y={442}
-            width={60}
-            height={56}
-            rx={7}
-            fill={fill}
-            stroke={satin.edge}
-            strokeWidth={1.5}
-          />
-          <text x={x + 30} y={477} textAnchor="middle" fontSize={19} fontWeight={600} fill={words}>
-            {name}
-          </text>
-        </g>
-      ))}
+      <Key name="on" x={108} y={442} width={60} height={56} />
+      <Key name="zero" x={602} y={442} width={60} height={56} main />
       <text x={385} y={568} textAnchor="middle" fontSize={17} fill={ink.ink}>
         {make && `max ${make.highest} g    d = ${make.division} g`}
       </text>

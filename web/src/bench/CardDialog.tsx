@@ -1,8 +1,8 @@
 import type { BenchMake } from '@green-beam/contract';
 import { instrumentCards, type InstrumentKind } from '@green-beam/core';
-import { LabelledInstrument } from '@green-beam/drawing/examples';
 import { Dialog } from 'radix-ui';
 import { Button } from '../ui/Button';
+import { CardDrawing, PartList } from './CardParts';
 import { CardText, makeWords } from './CardText';
 
 /** The card of an instrument, opened beside a reading. */
@@ -33,21 +33,10 @@ export function CardDialog({
               <Button>Close</Button>
             </Dialog.Close>
           </div>
-          <div className="mb-3 bg-bench p-1">
-            <LabelledInstrument
-              kind={kind}
-              name={name}
-              parts={card.parts.map((part) => part.name)}
-              className="w-full"
-            />
+          <div className="mb-5 flex flex-col gap-3">
+            <CardDrawing kind={kind} name={name} />
+            <PartList card={card} />
           </div>
-          <ol className="mb-5 list-decimal pl-6">
-            {card.parts.map((part) => (
-              <li key={part.name}>
-                <strong>{part.name}</strong>: {part.does}
-              </li>
-            ))}
-          </ol>
           {make && <p className="mb-4">{makeWords(make)}</p>}
           <CardText card={card} />
         </Dialog.Content>

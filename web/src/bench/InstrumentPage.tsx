@@ -1,12 +1,12 @@
 import type { BenchInstrument } from '@green-beam/contract';
 import { instrumentCards, type Mode, type Skill } from '@green-beam/core';
 import { ReadersMark } from '@green-beam/drawing';
-import { LabelledInstrument } from '@green-beam/drawing/examples';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { CardDrawing, PartList } from './CardParts';
 import { CardText, Makes } from './CardText';
 import { useLayOut } from './setting';
 import { useBench } from './useBench';
@@ -61,14 +61,7 @@ function OfOne({ instrument }: { readonly instrument: BenchInstrument }) {
       }
     >
       <div className="grid gap-x-8 gap-y-5 md:grid-cols-[3fr_2fr] print:block">
-        <div className="bg-bench p-2">
-          <LabelledInstrument
-            kind={kind}
-            name={name}
-            parts={card.parts.map((part) => part.name)}
-            className="w-full"
-          />
-        </div>
+        <CardDrawing kind={kind} name={name} />
         <div className="flex flex-col gap-4">
           <div className="flex flex-wrap items-center gap-3 print:hidden">
             <Button look="main" disabled={layOut.isPending} onClick={() => take('read')}>
@@ -86,13 +79,7 @@ function OfOne({ instrument }: { readonly instrument: BenchInstrument }) {
           )}
           {shaky.length > 0 && <p className="text-soft">Look at: {shaky.join(', ')}.</p>}
           <Makes makes={models} chosen={model} onChoose={setModel} />
-          <ol className="list-decimal pl-6">
-            {card.parts.map((part) => (
-              <li key={part.name} className="py-0.5">
-                <strong>{part.name}</strong>: {part.does}
-              </li>
-            ))}
-          </ol>
+          <PartList card={card} />
         </div>
       </div>
       <CardText card={card} className="mt-6 md:grid md:grid-cols-2 md:gap-x-10" />
