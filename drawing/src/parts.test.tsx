@@ -59,9 +59,10 @@ import {
   VernierCaliper,
 } from '.';
 import { beakerProfile } from './beaker';
-import { examples, LabelledInstrument } from './examples';
+import { LabelledInstrument } from './examples';
+import { partPlaces } from './partPlaces';
 import { cylinderProfile } from './graduatedCylinder';
-import { sunkMm } from './hydrometer';
+import { sunkMm } from './wholeHydrometer';
 import * as materials from './matter';
 import { isDrawn, ObjectDrawing } from './objects';
 import { ringContents, ringProfile } from './ringMark';
@@ -373,11 +374,11 @@ it.each(instruments.map(({ kind, name }) => [name, kind] as const))(
   'each part on the card of the %s is pointed at on its drawing',
   (name, kind) => {
     const parts = instrumentCards[kind].parts.map((part) => part.name);
-    expect(Object.keys(examples[kind].places).sort()).toEqual([...parts].sort());
+    expect(Object.keys(partPlaces[kind]).sort()).toEqual([...parts].sort());
     const markup = draw(<LabelledInstrument kind={kind} name={name} parts={parts} />);
     for (const at of parts.keys()) expect(markup).toContain(`>${at + 1}</text>`);
     // Labels stand on the stage, apart from each other.
-    const labels = Object.values(examples[kind].places).map(([, label]) => label);
+    const labels = Object.values(partPlaces[kind]).map(([, label]) => label);
     for (const [x, y] of labels) expect(x > 16 && x < 754 && y > 16 && y < 624).toBe(true);
     for (const [at, [x, y]] of labels.entries())
       for (const [otherX, otherY] of labels.slice(at + 1))

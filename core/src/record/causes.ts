@@ -2,7 +2,7 @@ import type { Conventions } from '../conventions';
 import type { PercentError } from '../density/percentError';
 import { agreement } from '../statistics';
 import { effectiveDegrees } from '../uncertainty';
-import { asStandard } from './inputs';
+import { asStandard } from './modelInputs';
 import type { Outcome } from './outcome';
 import type { Result } from './result';
 

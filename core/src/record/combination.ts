@@ -11,7 +11,7 @@ import {
   type Contribution,
 } from '../uncertainty';
 import { parseProduct } from '../units';
-import type { ResultModel } from './inputs';
+import type { ResultModel } from './modelInputs';
 import type { ResultPlan } from './investigation';
 
 /** A model whose term is in the unit of the result, no longer in base units. */

@@ -4,7 +4,7 @@ export * from './subject';
 export * from './table';
 export * from './formula';
 export * from './trials';
-export * from './inputs';
+export * from './modelInputs';
 export * from './combination';
 export * from './result';
 export * from './outcome';

@@ -1,86 +1,28 @@
-import type { Conventions } from '../conventions';
 import type { Decimal, Quantity } from '../figures';
-import { instrumentOf, modelOf } from '../instruments';
-import { parseProduct } from '../units';
-import {
-  dualOf,
-  inBase,
-  termOf,
-  variable,
-  type Component,
-  type Contribution,
-  type Input,
-  type ModelEquation,
-} from '../uncertainty';
-import { clockHalfWidth, halfWidthOf } from './columnKinds';
+import { dualOf, termOf, variable, type Component, type Input, type ModelEquation } from '../uncertainty';
 import { planned, variesByPlan } from './byPlan';
-import { named, parsedFormula, type Named } from './formula';
-import {
-  kitOf,
-  unitOf,
-  type Column,
-  type Investigation,
-  type MeasuredColumn,
-  type Table,
-} from './investigation';
+import { clockHalfWidth, halfWidthOf } from './columnKinds';
+import { beforeSuffix, named, parsedFormula, type Named } from './formula';
+import { kitOf, unitOf, type Column, type MeasuredColumn, type Table } from './investigation';
+import { jointScatter, type Repeated } from './jointScatter';
+import { partsOf, type LineParts, type PointColumn } from './lineParts';
+import { Marks, scatterPrefix } from './marks';
+import { asStandard, perUnit, Unfinished, type ModelInputs, type ResultModel } from './modelInputs';
 import { valueIn, type Trial } from './trials';
-
-/** A result as a calculation with uncertain inputs, in SI base units. */
-export interface ResultModel {
-  readonly term: ModelEquation;
-  readonly inputs: readonly Input[];
-}
-
-export interface ModelInputs {
-  readonly investigation: Investigation;
-  readonly conventions: Conventions;
-  /** Trials of every table, by its key. */
-  readonly trials: Readonly<Record<string, readonly Trial[]>>;
-  /** Means of all columns that have one, by key. */
-  readonly means: Readonly<Record<string, Quantity>>;
-}
-
-/** A half-width as it stands, or as the standard uncertainty of a rectangle, a/√3 (JCGM 100:2008, 4.3.7). */
-export const asStandard = (halfWidth: number, { plusMinus }: Conventions): number =>
-  plusMinus === 'standard' ? halfWidth / Math.sqrt(3) : halfWidth;
-
-const one = (unit: string): number => inBase(parseProduct(unit));
-
-/** A column of the points of a line. */
-export interface PointColumn {
-  readonly column: Column;
-  readonly table: Table;
-  readonly trials: readonly Trial[];
-  /** What is given by one of its values more, in base units. */
-  readonly by: readonly number[];
-}
-
-/** What stands behind the points of a line, in the base unit of what is given. */
-export interface LineParts {
-  /** How they were read, as one habit over all of them: Σ c. */
-  readonly habits: readonly Contribution[];
-  /** The same, each reading by itself: √Σ c². */
-  readonly readings: readonly Contribution[];
-  readonly others: readonly Contribution[];
-}
 
 /** Gathers the inputs that a formula turns out to need, each once. */
 export class Inputs {
   readonly #inputs = new Map<string, Input>();
-  /** The column and tag behind an input, for what two readings of one instrument share. */
-  readonly #behind = new Map<
-    string,
-    { readonly tag: string; readonly called: string; readonly cause: string }
-  >();
-  /** Differences that an instrument's tolerance has entered already, by its tag. */
-  readonly #differences = new Map<string, readonly string[]>();
-  readonly #alone = new Set<string>();
   /** Means that scatter, by the name of the input that brings it in. */
-  readonly #repeats = new Map<string, Named>();
+  readonly #repeats = new Map<string, Repeated>();
   /** Portions between the first mark and the last, where they follow each other: a tolerance acts once over all of it. */
   #portions = 1;
 
-  constructor(private readonly modelInputs: ModelInputs) {}
+  readonly #marks: Marks;
+
+  constructor(private readonly modelInputs: ModelInputs) {
+    this.#marks = new Marks(modelInputs);
+  }
 
   /**
    * A formula of a table at the means of its trials.
@@ -152,35 +94,8 @@ export class Inputs {
         for (const [name, derivative] of this.#derivatives(term)) add(name, through * derivative);
       }
     this.#scatterJointly(by);
-    const habits = new Map<string, Contribution>();
-    const alone = new Map<string, number>();
-    for (const [name, amount] of by)
-      for (const { source, kind, u, degrees } of this.#inputs.get(name)?.components ?? []) {
-        const contribution = (habits.get(source)?.contribution ?? 0) + amount * u;
-        habits.set(source, { source, kind, contribution, ...(degrees === undefined ? {} : { degrees }) });
-        if (kind === 'reading') alone.set(source, Math.hypot(alone.get(source) ?? 0, amount * u));
-      }
-    const all = [...habits.values()];
-    return {
-      habits: all.filter(({ kind }) => kind === 'reading'),
-      readings: [...alone].map(([source, contribution]) => ({ source, kind: 'reading', contribution })),
-      others: [...all.filter(({ kind }) => kind !== 'reading'), ...this.#tolerances(by)],
-    };
-  }
-
-  /** A maker’s tolerance bounds the error between any two marks: T·max(Σc⁺, Σ|c⁻|) over all readings of an instrument. */
-  #tolerances(by: ReadonlyMap<string, number>): Contribution[] {
-    const byTag = new Map<string, { up: number; down: number }>();
-    for (const [name, amount] of by) {
-      const tag = this.#behind.get(name)?.tag;
-      if (tag === undefined) continue;
-      const { up, down } = byTag.get(tag) ?? { up: 0, down: 0 };
-      byTag.set(tag, { up: up + Math.max(0, amount), down: down + Math.max(0, -amount) });
-    }
-    return [...byTag].map(([tag, { up, down }]) => {
-      const { source, kind, u } = this.#tolerance(tag, `tolerance of ${tag}`);
-      return { source, kind, contribution: u * Math.max(up, down) };
-    });
+    const { others, ...read } = partsOf(by, this.#inputs);
+    return { ...read, others: [...others, ...this.#marks.over(by)] };
   }
 
   /** A formula in one row; what is read there has the cause of its column. @throws Unfinished */
@@ -253,8 +168,8 @@ export class Inputs {
    */
   #withScatter(term: ModelEquation, found: Named): ModelEquation {
     if (variesByPlan(found.column)) return term;
-    const name = `scatter of ${found.column.key}`;
-    this.#repeats.set(name, found);
+    const name = `${scatterPrefix}${found.column.key}`;
+    this.#repeats.set(name, { ...found, name, called: this.#called(found.column) });
     this.#inputs.set(name, { name, value: 0, components: [] });
     return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
   }
@@ -271,87 +186,49 @@ export class Inputs {
     return dualOf(term, (name) => variable(name, this.#inputs.get(name)?.value ?? NaN)).by;
   }
 
-  /**
-   * Columns of one table scatter together: over its complete rows z = Σ c·(x − x̄), c the sensitivity of the result to each
-   * column’s mean; their part is s(z)/√n, once (JCGM 100:2008, H.2).
-   */
   #scatterJointly(by: ReadonlyMap<string, number>): void {
-    const byTable = new Map<Table, [name: string, found: Named][]>();
-    for (const entry of this.#repeats)
-      byTable.set(entry[1].table, [...(byTable.get(entry[1].table) ?? []), entry]);
-    for (const [table, columns] of byTable) {
-      const rows = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) => {
-        if (trial.standing !== 'counts') return [];
-        const values = columns.map(([, { column }]) => valueIn(trial, column)?.value);
-        return values.every((value) => value !== undefined) ? [values] : [];
-      });
-      const n = rows.length;
-      if (n < 2) continue;
-      const z = columns.reduce<readonly number[]>(
-        (sums, [name, { column }], at) => {
-          // From the first value on, so that a tiny spread on a large mean survives.
-          const from = rows[0]?.[at];
-          const size = (by.get(name) ?? 0) * one(unitOf(column));
-          return sums.map(
-            (sum, row) => sum + size * (from ? (rows[row]?.[at] ?? from).minus(from).toNumber() : 0),
-          );
-        },
-        rows.map(() => 0),
-      );
-      const mean = z.reduce((sum, value) => sum + value, 0) / n;
-      const ofMean = Math.sqrt(z.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1) / n);
-      // The first column that the result feels carries what they do together.
-      const [carrier] = columns.find(([name]) => (by.get(name) ?? 0) !== 0) ?? [];
-      const input = carrier === undefined ? undefined : this.#inputs.get(carrier);
-      if (carrier === undefined || !input) continue;
-      const headings = columns.map(([, { column }]) => this.#called(column));
-      this.#inputs.set(carrier, {
-        ...input,
-        components: [
-          {
-            source: `scatter of ${headings.join(' and ')}${headings.length > 1 ? ', row by row' : ''}`,
-            kind: 'repeat',
-            u: ofMean / (by.get(carrier) ?? 1),
-            degrees: n - 1,
-          },
-        ],
-      });
-    }
+    const found = jointScatter([...this.#repeats.values()], by, this.modelInputs.trials);
+    for (const [name, component] of found) this.#adds(name, component);
+  }
+
+  #adds(name: string, component: Component): void {
+    const input = this.#inputs.get(name);
+    if (input) this.#inputs.set(name, { ...input, components: [...input.components, component] });
   }
 
   /** @param cause what its components are named by: readings of one cause act together. */
   #reading(name: string, column: Column, { value, lastPlace }: Quantity, cause = name): ModelEquation {
     const { conventions } = this.modelInputs;
-    const base = one(unitOf(column));
+    const base = perUnit(unitOf(column));
     const components: Component[] = [];
+    // Named by its heading, with what tells one look from another after it.
+    const source = `reading ${this.#called(column)}${cause.slice(column.key.length).replace(beforeSuffix, ' of the trial before')}`;
     if (column.kind === 'clock')
       components.push({
         // Each look at a clock has its own error.
-        source: `reading ${cause === column.key ? this.#called(column) : cause.replace(column.key, this.#called(column))}`,
+        source,
         kind: 'reading',
         u: asStandard(clockHalfWidth(lastPlace), conventions) * base,
       });
     if (column.kind === 'measured') {
-      components.push(...this.#typeBs(cause, column, value, base));
-      this.#behind.set(name, { tag: column.tag, called: this.#called(column), cause: column.key });
+      components.push(...this.#typeBs(source, column, value, base));
+      this.#marks.read(name, column, this.#called(column));
     }
     this.#inputs.set(name, { name, value: value.toNumber() * base, components });
     return { kind: 'input', name };
   }
 
-  #typeBs(cause: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
+  #typeBs(reading: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
     const { investigation, conventions } = this.modelInputs;
     const item = kitOf(investigation, column.tag);
     const half = halfWidthOf(column, investigation, conventions);
-    const apart =
-      cause === column.key ? this.#called(column) : cause.replace(column.key, this.#called(column));
     const bound = (source: string, kind: Component['kind'], size: number): Component => ({
       source,
       kind,
       u: asStandard(size, conventions) * base,
     });
     return [
-      bound(`reading ${apart}`, 'reading', half),
+      bound(reading, 'reading', half),
       ...(item.offset ? [bound(`zero of ${item.tag}`, 'offset', Number(item.offset))] : []),
       ...(item.scalePercent
         ? [
@@ -365,79 +242,13 @@ export class Inputs {
     ];
   }
 
-  /**
-   * The maker's tolerance bounds the error between any two marks: it enters once for each difference of two readings of one
-   * instrument, and once for a reading that is used by itself.
-   */
   #finish(term: ModelEquation): ResultModel {
-    const marked = this.#betweenMarks(term);
-    this.#scatterJointly(this.#derivatives(marked));
-    for (const name of this.#alone) {
-      const behind = this.#behind.get(name);
-      const input = this.#inputs.get(name);
-      if (behind && input)
-        this.#inputs.set(name, {
-          ...input,
-          components: [
-            ...input.components,
-            this.#tolerance(behind.tag, `tolerance of ${behind.tag}, ${behind.called}`),
-          ],
-        });
-    }
-    return { term: marked, inputs: [...this.#inputs.values()] };
-  }
-
-  #betweenMarks(term: ModelEquation): ModelEquation {
-    if (term.kind === 'input') {
-      this.#alone.add(term.name);
-      return term;
-    }
-    if (term.kind === 'function') return { ...term, of: this.#betweenMarks(term.of) };
-    if (term.kind === 'mean') return { ...term, of: term.of.map((of) => this.#betweenMarks(of)) };
-    if (term.kind === 'constant') return term;
-    const [left, right] = [readingOf(term.left), readingOf(term.right)];
-    const tag = left && this.#behind.get(left)?.tag;
-    if (term.operator === '−' && left && right && tag && tag === this.#behind.get(right)?.tag) {
-      const name = `between ${left} and ${right}`;
-      const [from, to] = [this.#behind.get(right)?.cause, this.#behind.get(left)?.cause];
-      // The same difference in another row is of the same cause.
-      const cause = `between ${to} and ${from}`;
-      const known = this.#differences.get(tag) ?? [];
-      const at = known.includes(cause) ? known.indexOf(cause) : known.length;
-      if (at === known.length) this.#differences.set(tag, [...known, cause]);
-      // One difference of an instrument needs no more than its tag; further ones say which they are.
-      const source = at === 0 ? `tolerance of ${tag}` : `tolerance of ${tag}, ${to}`;
-      this.#inputs.set(name, { name, value: 0, components: [this.#tolerance(tag, source, this.#portions)] });
-      return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
-    }
-    return { ...term, left: this.#betweenMarks(term.left), right: this.#betweenMarks(term.right) };
-  }
-
-  #tolerance(tag: string, source: string, over = 1): Component {
-    const item = kitOf(this.modelInputs.investigation, tag);
-    const { tolerance, unit } = modelOf(instrumentOf(item.kind), item.model);
-    return {
-      source,
-      kind: 'tolerance',
-      u: (asStandard(Number(tolerance), this.modelInputs.conventions) * one(unit)) / over,
-    };
+    const marked = this.#marks.within(term, this.#portions);
+    for (const input of marked.differences) this.#inputs.set(input.name, input);
+    this.#scatterJointly(this.#derivatives(marked.term));
+    for (const [name, component] of marked.alone) this.#adds(name, component);
+    return { term: marked.term, inputs: [...this.#inputs.values()] };
   }
 }
-
-/** The reading that a term is, alone or with the scatter of its mean. */
-function readingOf(term: ModelEquation): string | null {
-  if (term.kind === 'input') return term.name;
-  if (
-    term.kind === 'operation' &&
-    term.operator === '+' &&
-    term.right.kind === 'input' &&
-    term.right.name.startsWith('scatter of')
-  )
-    return readingOf(term.left);
-  return null;
-}
-
-/** A value that is not there yet. */
-export class Unfinished extends Error {}
 
 const lower = (heading: string): string => heading.charAt(0).toLowerCase() + heading.slice(1);

@@ -1,7 +1,7 @@
 import type { Conventions } from '../conventions';
 import type { Quantity } from '../figures';
 import { sentenceOf } from './formula';
-import { Unfinished, type ModelInputs } from './inputs';
+import { Unfinished, type ModelInputs } from './modelInputs';
 import type { Investigation, ResultPlan, Table } from './investigation';
 import { resultOf } from './plans';
 import type { Result } from './result';

@@ -12,7 +12,7 @@ import {
   type PlusMinus,
 } from '../uncertainty';
 import { combineTypeAandB } from './combination';
-import type { ModelInputs, ResultModel } from './inputs';
+import type { ModelInputs, ResultModel } from './modelInputs';
 import type { LinePlan, MeanPlan, Replicates, ResultPlan, ValuePlan } from './investigation';
 import { writtenValue } from './trials';
 

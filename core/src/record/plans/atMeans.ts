@@ -1,7 +1,7 @@
 import { evaluateTree, inUnit, namesIn, type Quantity } from '../../figures';
 import { parseProduct } from '../../units';
 import { named, parsedFormula } from '../formula';
-import { Unfinished, type ModelInputs } from '../inputs';
+import { Unfinished, type ModelInputs } from '../modelInputs';
 
 /** A formula with the means of all its columns. */
 export function atMeans(

@@ -1,4 +1,4 @@
-import type { ModelInputs } from '../inputs';
+import type { ModelInputs } from '../modelInputs';
 import type { ResultPlan } from '../investigation';
 import type { ResultOf } from '../result';
 import { lineResult } from './line';

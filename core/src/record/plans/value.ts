@@ -1,7 +1,8 @@
 import { inUnit } from '../../figures';
 import { parseProduct } from '../../units';
 import { inResultUnit, instrumentUncertainty } from '../combination';
-import { Inputs, type ModelInputs } from '../inputs';
+import { Inputs } from '../inputs';
+import type { ModelInputs } from '../modelInputs';
 import type { ValuePlan } from '../investigation';
 import { stated, type ValueResult } from '../result';
 import { atMeans } from './atMeans';
