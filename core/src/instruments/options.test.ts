@@ -67,11 +67,11 @@ describe('what a teacher sets by hand', () => {
       'vernier-caliper',
       'vernier-50-49',
       { 'zero-error': '9' },
-      /Closed on nothing it shows: 9 is more than can be set here. It goes from −2 to 2 mm./,
+      /Closed on nothing it shows: 9 is beyond what can be set here. It goes from −2 to 2 mm./,
     ],
     ['vernier-caliper', 'vernier-50-49', { jaws: 'teeth' }, /none of the choices/],
     ['ruler', 'ruler-mm', { begins: 'abc' }, /It begins at: /],
-    ['ruler', 'ruler-mm', { begins: '295' }, /more than can be set here/],
+    ['ruler', 'ruler-mm', { begins: '295' }, /beyond what can be set here/],
   ])('%s %s %j is refused in words', (kind, model, chosen, words) =>
     expect(() => set(kind, model, 30, chosen)).toThrow(words),
   );

@@ -38,7 +38,7 @@ export function numberOption<S extends Setting>(
       const [low, high] = bounds(setting, model);
       if (number < low || number > high)
         throw new RangeError(
-          `${name}: ${value.trim()} is more than can be set here. It goes from ${tidy(low)} to ${tidy(high)} ${inItsUnit ? model.unit : 'mm'}.`,
+          `${name}: ${value.trim()} is beyond what can be set here. It goes from ${tidy(low)} to ${tidy(high)} ${inItsUnit ? model.unit : 'mm'}.`,
         );
       return change(setting, number, model);
     },

@@ -1,4 +1,5 @@
 import type { AttemptAnswer, SettingAnswer } from '@green-beam/contract';
+import { parseReading } from '@green-beam/core';
 import { useEffect, useId, useRef, useState, type FormEvent, type RefObject } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
@@ -86,7 +87,7 @@ export function AnswerForm({
       </div>
       <p id={hintId} className="-mt-3 text-sm text-soft">
         {describeWriting(text, setting.estimated)}
-        {unit === '' && text.trim() !== '' && ' Choose the unit.'}
+        {unit === '' && lacksUnit(text) && ' Choose the unit.'}
       </p>
       {latest && !tries.waiting && <VerdictPanel attempt={latest} />}
       {tries.waiting && <p role="status">Your reading is kept, and checked as soon as the server answers.</p>}
@@ -137,6 +138,12 @@ function useFieldKey(field: RefObject<HTMLInputElement | null>, atOnce: boolean)
     addEventListener('keydown', onKey);
     return () => removeEventListener('keydown', onKey);
   }, [field, atOnce]);
+}
+
+/** True for a number that was written without its unit. */
+function lacksUnit(text: string): boolean {
+  const parsed = parseReading(text);
+  return text.trim() !== '' && !(parsed.ok && parsed.number.unitText !== '');
 }
 
 /** A right reading can be written into a logbook; there it says where it came from. */

@@ -20,11 +20,12 @@ export function CardDialog({
 }) {
   const card = instrumentCards[kind];
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+    // Beside the instrument, which stays in sight and in hand.
+    <Dialog.Root open modal={false} onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-20 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
+          onInteractOutside={(event) => event.preventDefault()}
           className="fixed inset-y-0 right-0 z-30 w-full max-w-xl overflow-y-auto border-l border-ink bg-page p-5"
         >
           <div className="mb-3 flex items-baseline justify-between gap-4">

@@ -22,6 +22,16 @@ describe('a setting to read', () => {
     expect(reading()).toHaveAttribute('readonly');
   });
 
+  it('asks for a unit where none was written, in the text or beside it', async () => {
+    const bench = await atTheBench(cylinder);
+    const asked = () => document.body.textContent?.includes('Choose the unit.');
+    expect(asked()).toBe(false);
+    await bench.user.type(reading(), '43.6');
+    expect(asked()).toBe(true);
+    await bench.user.type(reading(), ' mL');
+    expect(asked()).toBe(false);
+  });
+
   it('leads from a cause to another try, and tells the answer after the third', async () => {
     const bench = await atTheBench(cylinder);
     const { text, unit } = bench.right();

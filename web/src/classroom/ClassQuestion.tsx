@@ -86,8 +86,8 @@ function OpenShow({
           <NewQuestionForm
             instruments={instruments}
             busy={put.isPending || station.isPending}
-            onShow={(body) => put.mutate(body)}
-            onStation={(body) => station.mutate(body)}
+            onShow={(body, shown) => put.mutate(body, { onSuccess: shown })}
+            onStation={(body, shown) => station.mutate(body, { onSuccess: shown })}
           />
         )}
         {(put.isError || station.isError || end.isError) && (

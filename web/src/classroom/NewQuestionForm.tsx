@@ -12,8 +12,9 @@ export function NewQuestionForm({
 }: {
   readonly instruments: readonly BenchInstrument[];
   readonly busy: boolean;
-  readonly onShow: (question: Omit<NewClassQuestion, 'id'>) => void;
-  readonly onStation: (station: Omit<NewStationQuestion, 'id'>) => void;
+  /** Told what was written, and what to do once it is shown: what is refused stays in its fields. */
+  readonly onShow: (question: Omit<NewClassQuestion, 'id'>, shown: () => void) => void;
+  readonly onStation: (station: Omit<NewStationQuestion, 'id'>, shown: () => void) => void;
 }) {
   const [kind, setKind] = useState(instruments[0]?.kind ?? '');
   const [model, setModel] = useState('');
@@ -27,15 +28,17 @@ export function NewQuestionForm({
   const unit = models.find(({ id }) => id === modelId)?.unit ?? '';
   const question = (event: FormEvent) => {
     event.preventDefault();
-    onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates, options });
-    // Left standing it would tell the class what to read.
-    setIndicates('');
-    setOptions({});
+    onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates, options }, () => {
+      // Left standing it would tell the class what to read.
+      setIndicates('');
+      setOptions({});
+    });
   };
   const real = (event: FormEvent) => {
     event.preventDefault();
-    onStation({ kind, model: modelId, ...station });
-    setStation({ tag: '', reading: '', tolerance: '' });
+    onStation({ kind, model: modelId, ...station }, () =>
+      setStation({ tag: '', reading: '', tolerance: '' }),
+    );
   };
   const select = 'block w-full rounded-sm border-2 border-rule bg-white px-2 py-2';
   return (

@@ -261,7 +261,7 @@ describe('a setting shown to the class', () => {
       model: cylinder.models[0]!.id,
       indicates: '43.6',
     });
-    expect(setTo).toHaveValue('');
+    await waitFor(() => expect(setTo).toHaveValue(''));
     await user.selectOptions(screen.getByLabelText('Instrument'), 'ruler');
     await user.click(screen.getByRole('button', { name: 'Show it to the class' }));
     await waitFor(() => expect(sent('POST /api/classes/tern/question')).toHaveLength(2));
@@ -269,6 +269,18 @@ describe('a setting shown to the class', () => {
       kind: 'ruler',
       indicates: null,
     });
+  });
+
+  it('that is refused stays in its fields', async () => {
+    const { user } = withShow(null, {
+      'POST /api/classes/tern/question': () => refusal(422, 'not-valid', '999 is off the scale.'),
+    });
+    await screen.findByText(/Nothing is shown/);
+    const setTo = screen.getByLabelText(/^Set it to, in/);
+    await user.type(setTo, '999');
+    await user.click(screen.getByRole('button', { name: 'Show it to the class' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('999 is off the scale.');
+    expect(setTo).toHaveValue('999');
   });
 
   it('steps through the build-up without the answer, reveals and hides it', async () => {
