@@ -65,21 +65,11 @@ export const smooth = (
     return [fromMm + (toMm - fromMm) * share, from + (to - from) * turned + leaving] as const;
   });
 
-/** The round part of a flask or a pipette: an arc of a circle, stretched along its height. */
-export const bulge = (
-  fromMm: number,
-  radius: number,
-  from: number,
-  to: number,
-  stretch = 1,
-  steps = 16,
-): Profile =>
+/** The round part of a flask or a pipette: an arc of a circle. */
+export const bulge = (fromMm: number, radius: number, from: number, to: number, steps = 16): Profile =>
   Array.from({ length: steps + 1 }, (_, step) => {
     const angle = from + ((to - from) * step) / steps;
-    return [
-      fromMm + stretch * radius * (Math.sin(angle) - Math.sin(from)),
-      radius * Math.cos(angle),
-    ] as const;
+    return [fromMm + radius * (Math.sin(angle) - Math.sin(from)), radius * Math.cos(angle)] as const;
   });
 
 interface Props {

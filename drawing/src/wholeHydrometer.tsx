@@ -32,27 +32,23 @@ const jarProfile: Profile = [
   [480, jar.half],
 ];
 
+/** The liquid, behind the spindle and, thinner, before it. */
+const water = {
+  x: jar.x - jar.half,
+  y: jar.surface,
+  width: 2 * jar.half,
+  height: jar.floor - jar.surface,
+  fill: ink.water,
+} as const;
+
+/** The jar with its liquid; what stands in it is seen through that. */
 export function Jar({ children }: { readonly children: ReactNode }) {
   return (
     <g>
       <Stroke d={`M8 ${jar.floor + 6} H206`} colour="#3d6358" width={2} />
-      <rect
-        x={jar.x - jar.half}
-        y={jar.surface}
-        width={2 * jar.half}
-        height={jar.floor - jar.surface}
-        fill={ink.water}
-        fillOpacity={0.55}
-      />
+      <rect {...water} fillOpacity={0.55} />
       {children}
-      <rect
-        x={jar.x - jar.half}
-        y={jar.surface}
-        width={2 * jar.half}
-        height={jar.floor - jar.surface}
-        fill={ink.water}
-        fillOpacity={0.28}
-      />
+      <rect {...water} fillOpacity={0.28} />
       <Vessel profile={jarProfile} x={jar.x} floorY={jar.floor} px={1} levelMm={null} spout />
       <path
         d={`M${jar.x - jar.half} ${jar.surface} H${jar.x + jar.half}`}

@@ -5,11 +5,12 @@ import { brass, enamel, Grooves, hardPlastic, Knurl, Piece, Round, satin, steel,
 import type { Spot } from './point';
 
 /** Whole: in millimetres, the anvil’s face and the axis of the screw at 0. */
-const whole = { x: 178, y: 76, px: 3.7, sleeveFrom: 47, sleeveZero: 58, thimble: 36, open: 34 } as const;
+const whole = { x: 178, y: 76, px: 3.7, sleeveZero: 58, open: 34 } as const;
 
 /** Gap between anvil and spindle, in millimetres: what is shown less what is shown when closed. */
 const gapOf = ({ at, closedAt }: MicrometerPicture): number => Math.max(0, at - closedAt);
 
+/** The whole micrometer on a bolt pin. */
 export function WholeMicrometer({
   picture,
   model,

@@ -17,6 +17,7 @@ test('the student’s screens', async ({ page }) => {
   await shoot(page, 'sign-in');
   await signInStudent(page, 'Bastian Wren');
   await page.getByRole('heading', { name: 'Your readings' }).waitFor();
+  await page.locator('svg[viewBox="0 0 120 100"]').first().waitFor();
   await shoot(page, 'today-student');
   await page.getByRole('link', { name: 'Bench' }).click();
   await page.locator('li a > span > svg').nth(15).waitFor();
