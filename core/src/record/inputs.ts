@@ -32,6 +32,13 @@ export class Inputs {
     return this.#finish(this.#term(formula, own, (name, found, within) => this.#mean(name, found, within)));
   }
 
+  /** The mean of a formula over the rows of its table, whose amounts differ by plan. @throws Unfinished */
+  alongRows(formula: string, own: Table): ResultModel {
+    const term = this.#rows(formula, own);
+    if (!term) throw new Unfinished();
+    return this.#finish(term);
+  }
+
   /**
    * A formula through the rows of a table whose amounts differ by plan: each instrument acts as one habit over all of them,
    * with its mean sensitivity, which is not that at the means.

@@ -70,6 +70,15 @@ describe('investigations that come with the app', () => {
     expect(slope.kind === 'line' && slope.line.intercept).toBeCloseTo(61.2, 10);
     const trials = result(lampOil, 'rho', entries);
     expect(trials.value.value.toNumber()).toBeCloseTo(0.8, 12);
+    // The levels rise by plan: a reader’s habit in V acts by the mean of ρ/V, 0.8·(1/20 + 1/40 + 1/60 + 1/80 + 1/100)/5 a mL.
+    const habit = halfWidthOf(
+      lampOil.tables[1]!.columns.find(({ key }) => key === 'V')!,
+      lampOil,
+      bench,
+    );
+    expect(
+      Math.abs(trials.contributions.find(({ source }) => source === 'reading volume of oil')!.contribution),
+    ).toBeCloseTo(((0.8 * (5 + 2.5 + 5 / 3 + 1.25 + 1)) / 500) * habit, 12);
     // The three weighings of the empty vessel scatter by 0.01/√3, and every trial has it.
     expect(
       trials.contributions.find(({ source }) => source.startsWith('scatter of mass of the empty')),

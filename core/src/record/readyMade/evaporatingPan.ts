@@ -35,8 +35,8 @@ export const evaporatingPan: Investigation = {
       trials: 6,
       columns: [
         { kind: 'clock', key: 't', heading: 'Clock time', symbol: 't' },
-        measured('depth', 'Depth', 'z', 'mm', 'R-01'),
-        measured('mass', 'Mass of pan and brine', 'm', 'g', 'E-01'),
+        measured('depth', 'Depth', 'z', 'mm', 'R-01', { differs: true }),
+        measured('mass', 'Mass of pan and brine', 'm', 'g', 'E-01', { differs: true }),
       ],
     },
   ],

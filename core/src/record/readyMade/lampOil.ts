@@ -41,8 +41,8 @@ export const lampOil: Investigation = {
       title: 'With oil',
       trials: 5,
       columns: [
-        measured('M', 'Mass with oil', 'M', 'g', 'E-03'),
-        measured('V', 'Volume of oil', 'V', 'mL', 'C-07'),
+        measured('M', 'Mass with oil', 'M', 'g', 'E-03', { differs: true }),
+        measured('V', 'Volume of oil', 'V', 'mL', 'C-07', { differs: true }),
         derived('m', 'Mass of oil', 'm', 'g', 'M - empty', { rises: true }),
         derived('rho', 'Density', 'ρ', 'g/cm³', 'm / V'),
       ],

@@ -31,8 +31,8 @@ export const panBrine: Investigation = {
       title: 'Portions',
       trials: 6,
       columns: [
-        measured('R', 'Burette', 'R', 'mL', 'U-01'),
-        measured('M', 'Mass of beaker and brine', 'M', 'g', 'E-03'),
+        measured('R', 'Burette', 'R', 'mL', 'U-01', { differs: true }),
+        measured('M', 'Mass of beaker and brine', 'M', 'g', 'E-03', { differs: true }),
         derived('V', 'Portion', 'V', 'mL', 'R - R_before', { rises: true }),
         derived('m', 'Its mass', 'm', 'g', 'M - M_before', { rises: true }),
         derived('rho', 'Density', 'ρ', 'g/cm³', 'm / V'),
