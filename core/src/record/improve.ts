@@ -1,6 +1,7 @@
 import type { Conventions } from '../conventions';
+import type { InstrumentKind } from '../conventions/kinds';
 import { Decimal, roundToFigures } from '../figures';
-import { instrumentOf, type Make as Make } from '../instruments';
+import { instrumentOf, modelOf, type Make } from '../instruments';
 import { kitOf, type Investigation, type KitItem } from './investigation';
 import { OutcomeEvaluator } from './outcome';
 import type { Result } from './result';
@@ -40,16 +41,9 @@ export function improvements(
     text: `${what}: ±${roundToFigures(new Decimal(then), 2).toString()} ${plan.unit}, ${(uncertainty / then).toFixed(1)} times as certain.`,
   });
   const kit = investigation.kit.flatMap((item) =>
-    finerMakes(investigation, cells, item).flatMap((make) => {
-      const changed = {
-        ...investigation,
-        kit: investigation.kit.map((own) => (own.tag === item.tag ? { ...own, model: make.id } : own)),
-      };
-      const state = new OutcomeEvaluator(changed, conventions)
-        .outcomeOf(cells)
-        .results.find((result) => result.plan.key === plan.key);
-      const then = state?.state === 'reckoned' ? state.result.uncertainty : null;
-      return then === null || then === undefined || then >= uncertainty
+    finerMakes(investigation, cells, item, result).flatMap(({ kind, make }) => {
+      const then = withPiece(investigation, cells, conventions, result, { ...item, kind, model: make.id });
+      return then === null || then >= uncertainty
         ? []
         : [told(`${make.name}, in place of ${item.tag}`, then)];
     }),
@@ -65,12 +59,74 @@ export function improvements(
         ];
   return [
     ...kit,
+    ...zerosChecked(investigation, cells, conventions, result).map(([tag, then]) =>
+      told(`The zero of ${tag} checked, and corrected`, then),
+    ),
+    ...vesselsWeighed(investigation, conventions, result).map(([tag, then]) =>
+      told(`What ${tag} holds found by weighing water in it`, then),
+    ),
     ...twiceAsMuch(result, conventions).map((then) => told('Twice as much of it, or twice as large', then)),
     ...more(3),
     ...more(9),
   ]
     .filter(({ times }) => times >= worthTelling)
     .sort((a, b) => a.uncertainty - b.uncertainty);
+}
+
+/** The uncertainty of a result with another piece of the same tag; null where it cannot be reckoned. */
+function withPiece(
+  investigation: Investigation,
+  cells: ReadonlyMap<string, Cell>,
+  conventions: Conventions,
+  { plan }: Result,
+  piece: KitItem,
+): number | null {
+  const kit = investigation.kit.map((own) => (own.tag === piece.tag ? piece : own));
+  const state = new OutcomeEvaluator({ ...investigation, kit }, conventions)
+    .outcomeOf(cells)
+    .results.find((result) => result.plan.key === plan.key);
+  return state?.state === 'reckoned' ? state.result.uncertainty : null;
+}
+
+/** Each piece whose zero is not known, without what it may stand off. */
+const zerosChecked = (
+  investigation: Investigation,
+  cells: ReadonlyMap<string, Cell>,
+  conventions: Conventions,
+  result: Result,
+): (readonly [tag: string, then: number])[] =>
+  investigation.kit.flatMap((item) => {
+    if (!item.offset) return [];
+    const then = withPiece(investigation, cells, conventions, result, { ...item, offset: undefined });
+    return then === null ? [] : [[item.tag, then] as const];
+  });
+
+/**
+ * Each vessel whose tolerance matters, were what it holds found on a balance of the kit: the balance's tolerance then stands
+ * in place of the maker's, for water of about 1 g/mL.
+ */
+function vesselsWeighed(
+  { kit }: Investigation,
+  conventions: Conventions,
+  { contributions, typeA, typeB }: Result,
+): (readonly [tag: string, then: number])[] {
+  const toleranceOf = ({ kind, model }: KitItem) => Number(modelOf(instrumentOf(kind), model).tolerance);
+  const balances = kit.filter(({ kind }) => instrumentOf(kind).quantity === 'mass').map(toleranceOf);
+  if (balances.length === 0) return [];
+  const instruments = contributions.filter(({ kind }) => kind !== 'repeat');
+  const now = Math.hypot(...instruments.map(({ contribution }) => contribution));
+  return kit.flatMap((item) => {
+    const own = toleranceOf(item);
+    const better = Math.min(...balances) / own;
+    const ofIt = `tolerance of ${item.tag}`;
+    if (instrumentOf(item.kind).quantity !== 'volume' || !(better < 1) || now === 0) return [];
+    const then = instruments.map(({ source, contribution }) =>
+      source === ofIt || source.startsWith(`${ofIt},`) ? contribution * better : contribution,
+    );
+    return [
+      [item.tag, combineTypeAandB(typeA ?? 0, (typeB * Math.hypot(...then)) / now, conventions)] as const,
+    ];
+  });
 }
 
 const densities: readonly string[] = ['g/cm³', 'g/mL', 'kg/m³', 'kg/L', 'g/L'];
@@ -99,32 +155,54 @@ function twiceAsMuch(
   ];
 }
 
-/** Makes of the same kind and unit that are finer, and whose scale holds everything that was read. */
-function finerMakes(investigation: Investigation, cells: ReadonlyMap<string, Cell>, item: KitItem): Make[] {
-  const { models } = instrumentOf(item.kind);
-  const own = models.find(({ id }) => id === kitOf(investigation, item.tag).model);
-  if (!own) return [];
+/**
+ * Makes that are finer, of the same unit, and whose scale holds everything that was read: of the same kind, or cylinders for
+ * a beaker. Where only differences count, a narrower one that holds these is enough.
+ */
+function finerMakes(
+  investigation: Investigation,
+  cells: ReadonlyMap<string, Cell>,
+  item: KitItem,
+  { contributions }: Result,
+): { readonly kind: InstrumentKind; readonly make: Make }[] {
+  const own = modelOf(instrumentOf(item.kind), kitOf(investigation, item.tag).model);
+  const kinds: readonly InstrumentKind[] =
+    item.kind === 'beaker' ? ['beaker', 'graduated-cylinder'] : [item.kind];
+  const read = readOnPiece(investigation, cells, item.tag);
+  const largest = Math.max(0, ...read);
+  const onlyDifferences = contributions.some(({ source }) => source === `tolerance of ${item.tag}`);
+  const holds = ({ highest, lowest }: Make): boolean =>
+    (Number(highest) >= largest && Number(lowest) <= largest) ||
+    (onlyDifferences &&
+      item.kind === 'graduated-cylinder' &&
+      Number(highest) - Number(lowest) >= largest - Math.min(...read));
+  return kinds.flatMap((kind) =>
+    instrumentOf(kind)
+      .models.filter(
+        (make) =>
+          make.id !== own.id &&
+          make.unit === own.unit &&
+          holds(make) &&
+          (Number(make.tolerance) < Number(own.tolerance) || Number(make.division) < Number(own.division)),
+      )
+      .map((make) => ({ kind, make })),
+  );
+}
+
+/** All numbers that were read on a piece. */
+function readOnPiece(
+  { tables }: Investigation,
+  cells: ReadonlyMap<string, Cell>,
+  tag: string,
+): readonly number[] {
   const keys = new Set(
-    investigation.tables.flatMap(({ columns }) =>
-      columns.flatMap((column) =>
-        column.kind === 'measured' && column.tag === item.tag ? [column.key] : [],
-      ),
+    tables.flatMap(({ columns }) =>
+      columns.flatMap((column) => (column.kind === 'measured' && column.tag === tag ? [column.key] : [])),
     ),
   );
-  const largest = Math.max(
-    0,
-    ...[...cells.values()].flatMap(({ current }) =>
-      current.kind === 'reading' && keys.has(current.column)
-        ? [Number(current.text.replace(',', '.')) || 0]
-        : [],
-    ),
-  );
-  return models.filter(
-    ({ id, unit, tolerance, division, highest, lowest }) =>
-      id !== own.id &&
-      unit === own.unit &&
-      Number(highest) >= largest &&
-      Number(lowest) <= largest &&
-      (Number(tolerance) < Number(own.tolerance) || Number(division) < Number(own.division)),
+  return [...cells.values()].flatMap(({ current }) =>
+    current.kind === 'reading' && keys.has(current.column)
+      ? [Number(current.text.replace(',', '.')) || 0]
+      : [],
   );
 }

@@ -8,6 +8,8 @@ export * from './modelInputs';
 export * from './combination';
 export * from './result';
 export * from './outcome';
+export * from './doubts';
+export * from './modelVersion';
 export * from './routes';
 export * from './elsewhere';
 export * from './working';

@@ -1,6 +1,6 @@
 import type { Decimal, Quantity } from '../figures';
 import { dualOf, termOf, variable, type Component, type Input, type ModelEquation } from '../uncertainty';
-import { planned, variesByPlan } from './byPlan';
+import { variesByPlan } from './byPlan';
 import { clockHalfWidth, halfWidthOf } from './columnKinds';
 import { beforeSuffix, named, parsedFormula, type Named } from './formula';
 import { kitOf, unitOf, type Column, type MeasuredColumn, type Table } from './investigation';
@@ -18,32 +18,29 @@ export class Inputs {
   /** Portions between the first mark and the last, where they follow each other: a tolerance acts once over all of it. */
   #portions = 1;
 
+  /** The inputs that are looks at a clock. */
+  readonly #looks = new Set<string>();
   readonly #marks: Marks;
 
   constructor(private readonly modelInputs: ModelInputs) {
     this.#marks = new Marks(modelInputs);
   }
 
-  /**
-   * A formula of a table at the means of its trials.
-   * @param own null for a formula over means alone.
-   */
-  atMeans(formula: string, own: Table | null): ResultModel {
-    return this.#finish(this.#term(formula, own, (name, found, within) => this.#mean(name, found, within)));
+  /** A formula over the means of columns. @throws Unfinished */
+  overMeans(formula: string): ResultModel {
+    return this.#finish(this.#term(formula, null, (found) => this.#mean(found)));
   }
 
-  /** The mean of a formula over the rows of its table, whose amounts differ by plan. @throws Unfinished */
+  /** The mean of a formula over the trials of its table. @throws Unfinished */
   alongRows(formula: string, own: Table): ResultModel {
-    const term = this.#rows(formula, own);
-    if (!term) throw new Unfinished();
-    return this.#finish(term);
+    return this.#finish(this.#rows(formula, own));
   }
 
   /**
-   * A formula through the rows of a table whose amounts differ by plan: each instrument acts as one habit over all of them,
-   * with its mean sensitivity, which is not that at the means.
+   * The mean of a formula, row by row: each instrument acts as one habit over all of them, with its mean sensitivity, which
+   * is not quite that at the means. @throws Unfinished
    */
-  #rows(formula: string, table: Table): ModelEquation | null {
+  #rows(formula: string, table: Table): ModelEquation {
     const of = (this.modelInputs.trials[table.key] ?? []).flatMap((trial) => {
       if (trial.standing !== 'counts') return [];
       try {
@@ -53,7 +50,8 @@ export class Inputs {
         throw error;
       }
     });
-    return of.length === 0 ? null : { kind: 'mean', of };
+    if (of.length === 0) throw new Unfinished();
+    return { kind: 'mean', of };
   }
 
   /** The mean of a formula over some trials that share readings: every reading is an input of its own. */
@@ -64,8 +62,8 @@ export class Inputs {
       const pick = (found: Named) => (found.of === 'before' ? before : trial);
       try {
         return [
-          this.#term(formula, own, (name, found) => {
-            if (found.of === 'mean') return this.#mean(name, found, null);
+          this.#term(formula, own, (found) => {
+            if (found.of === 'mean') return this.#mean(found);
             const of = pick(found);
             const value = valueIn(of, found.column);
             if (!of || !value) throw new Unfinished();
@@ -101,14 +99,14 @@ export class Inputs {
         for (const [name, derivative] of this.#derivatives(term)) add(name, through * derivative);
       }
     this.#scatterJointly(by);
-    const { others, ...read } = partsOf(by, this.#inputs);
+    const { others, ...read } = partsOf(by, this.#inputs, this.#looks);
     return { ...read, others: [...others, ...this.#marks.over(by)] };
   }
 
   /** A formula in one row; what is read there has the cause of its column. @throws Unfinished */
   #inRow(formula: string, table: Table, trial: Trial): ModelEquation {
-    return this.#term(formula, table, (name, found, within) => {
-      if (found.of === 'mean') return this.#mean(name, found, within);
+    return this.#term(formula, table, (found) => {
+      if (found.of === 'mean') return this.#mean(found);
       const value = found.of === 'before' ? undefined : valueIn(trial, found.column);
       if (!value) throw new Unfinished();
       return this.#reading(
@@ -120,53 +118,27 @@ export class Inputs {
     });
   }
 
-  #term(
-    formula: string,
-    own: Table | null,
-    leaf: (name: string, found: Named, within: Table | null) => ModelEquation,
-    within: Table | null = null,
-  ): ModelEquation {
+  /** @param leaf what a column is that was not derived: in a row of its own table, or the mean of another. */
+  #term(formula: string, own: Table | null, leaf: (found: Named) => ModelEquation): ModelEquation {
     const resolve = (name: string): ModelEquation | undefined => {
       const found = named(this.modelInputs.investigation, own, name);
       if (!found) return undefined;
-      const { column } = found;
-      if (column.kind !== 'derived') return leaf(name, found, within);
-      // A derived column is what its own formula says; of another table, with the scatter of its trials besides. That holds
-      // the scatter of what it is made of in that table.
-      if (found.of !== 'mean')
-        return this.#term(
-          column.formula,
-          found.table,
-          (innerName, deeper, inner) =>
-            leaf(
-              innerName,
-              found.of === 'before' && deeper.of === 'trial' ? { ...deeper, of: 'before' } : deeper,
-              inner,
-            ),
-          within,
-        );
-      const rows = planned(found.table) ? this.#rows(column.formula, found.table) : null;
-      const inner =
-        rows ??
-        this.#term(
-          column.formula,
-          found.table,
-          (innerName, deeper, inside) =>
-            leaf(innerName, { ...deeper, of: deeper.of === 'before' ? 'before' : 'mean' }, inside),
-          found.table,
-        );
-      return found.table === within ? inner : this.#withScatter(inner, found);
+      const { column, table, of } = found;
+      if (column.kind !== 'derived') return leaf(found);
+      // A derived column is what its own formula says; of another table, the mean of that over its rows.
+      if (of === 'mean') return this.#withScatter(this.#rows(column.formula, table), found);
+      return this.#term(column.formula, table, (deeper) =>
+        leaf(of === 'before' && deeper.of === 'trial' ? { ...deeper, of } : deeper),
+      );
     };
     return termOf(parsedFormula(formula), resolve, this.modelInputs.conventions.water);
   }
 
-  #mean(name: string, found: Named, within: Table | null): ModelEquation {
+  #mean(found: Named): ModelEquation {
     const { column } = found;
     const mean = this.modelInputs.means[column.key];
     if (!mean) throw new Unfinished();
-    // The trial before has, on the mean, the same values; its readings are others.
-    const reading = this.#reading(found.of === 'before' ? name : column.key, column, mean);
-    return found.of === 'mean' && found.table !== within ? this.#withScatter(reading, found) : reading;
+    return this.#withScatter(this.#reading(column.key, column, mean), found);
   }
 
   /**
@@ -210,13 +182,15 @@ export class Inputs {
     const components: Component[] = [];
     // Named by its heading, with what tells one look from another after it.
     const source = `reading ${this.#called(column)}${cause.slice(column.key.length).replace(beforeSuffix, ' of the trial before')}`;
-    if (column.kind === 'clock')
+    if (column.kind === 'clock') {
+      this.#looks.add(name);
       components.push({
         // Each look at a clock has its own error.
         source,
         kind: 'reading',
         u: asStandard(clockHalfWidth(lastPlace), conventions) * base,
       });
+    }
     if (column.kind === 'measured') {
       components.push(...this.#typeBs(source, column, value, base));
       this.#marks.read(name, column, this.#called(column));

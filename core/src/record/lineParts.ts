@@ -15,20 +15,31 @@ export interface PointColumn {
 export interface LineParts {
   /** How they were read, as one habit over all of them: Σ c. */
   readonly habits: readonly Contribution[];
-  /** The same, each reading by itself: √Σ c². */
+  /** The same, each reading by itself: √Σ c². The first look at a clock is the zero of all of them: c − Σ c. */
   readonly readings: readonly Contribution[];
   readonly others: readonly Contribution[];
 }
 
-/** Adds up the components of inputs by their cause. @param by what is given by one base unit more of an input. */
-export function partsOf(by: ReadonlyMap<string, number>, inputs: ReadonlyMap<string, Input>): LineParts {
+/**
+ * Adds up the components of inputs by their cause.
+ * @param by what is given by one base unit more of an input.
+ * @param looks the inputs that are looks at a clock.
+ */
+export function partsOf(
+  by: ReadonlyMap<string, number>,
+  inputs: ReadonlyMap<string, Input>,
+  looks: ReadonlySet<string>,
+): LineParts {
   const together = new Map<string, Contribution>();
   const apart = new Map<string, number>();
+  const first = [...looks].find((name) => inputs.get(name)?.value === 0);
+  const shift = [...looks].reduce((sum, name) => sum + (by.get(name) ?? 0), 0);
   for (const [name, amount] of by)
     for (const { source, kind, u, degrees } of inputs.get(name)?.components ?? []) {
       const contribution = (together.get(source)?.contribution ?? 0) + amount * u;
       together.set(source, { source, kind, contribution, ...(degrees === undefined ? {} : { degrees }) });
-      if (kind === 'reading') apart.set(source, Math.hypot(apart.get(source) ?? 0, amount * u));
+      const alone = name === first ? amount - shift : amount;
+      if (kind === 'reading') apart.set(source, Math.hypot(apart.get(source) ?? 0, alone * u));
     }
   const all = [...together.values()];
   return {

@@ -5,6 +5,8 @@ import { type Investigation } from './investigation';
 import { secondLookAt } from './look';
 import { combineTypeAandB } from './combination';
 import { improvements } from './improve';
+import { questionAbout, weakLine, writtenFoot } from './doubts';
+import { earlierModel } from './modelVersion';
 import { likelyCauses } from './causes';
 import { outcomeOf } from './outcome';
 import type { Result } from './result';
@@ -397,6 +399,73 @@ describe('what to improve', () => {
     for (const { times } of told) expect(times).toBeGreaterThan(1.05);
     expect([...told].sort((a, b) => a.uncertainty - b.uncertainty)).toEqual(told);
   });
+});
+
+describe('what else would improve it', () => {
+  const side = 'mass L W H';
+  const token = rows(tallyToken, side, ...Array.from({ length: 4 }, () => '45.36 60.00 45.00 6.00'));
+
+  it('checks a zero: without its ± 0.05 mm, which acts on all three lengths at once', () => {
+    const now = result(tallyToken, 'rho', token);
+    const [checked] = improvements(tallyToken, tableOf(token), bench, now).filter(({ what }) =>
+      what.startsWith('The zero of V-01'),
+    );
+    // ρ moves with all lengths at once by ρ·(1/60 + 1/45 + 1/6)·0.05.
+    const zero = 2.8 * (1 / 60 + 1 / 45 + 1 / 6) * 0.05;
+    expect(checked!.uncertainty).toBeCloseTo(Math.sqrt(now.uncertainty! ** 2 - zero ** 2), 10);
+  });
+
+  it('weighs the vessel: 0.01 mL of the balance in place of 0.5 mL of the maker', () => {
+    const water = rows(tallyToken, 'before after', ...Array.from({ length: 3 }, () => '20.3 36.5'));
+    const now = result(tallyToken, 'rhoWater', [...token, ...water]);
+    const [weighed] = improvements(tallyToken, tableOf([...token, ...water]), bench, now).filter(({ what }) =>
+      what.startsWith('What C-04 holds'),
+    );
+    const by = (2.8 / 16.2) * 0.5;
+    expect(weighed!.uncertainty).toBeCloseTo(Math.sqrt(now.uncertainty! ** 2 - by ** 2 + (by / 50) ** 2), 10);
+  });
+
+  it('names a narrower cylinder where only the rise has to fit', () => {
+    const entries = rows(boltPin, 'mass before after', '84.0 60.0 70.0', '84.0 60.0 70.2', '84.0 60.0 69.8');
+    const told = improvements(boltPin, tableOf(entries), bench, result(boltPin, 'rho', entries));
+    expect(told.map(({ what }) => what).join()).toMatch(/25 mL.* in place of C-07/);
+  });
+});
+
+describe('a result that cannot well be', () => {
+  const asked = (...texts: string[]) =>
+    questionAbout(result(boltPin, 'rho', rows(boltPin, 'mass before after', ...texts)));
+
+  it('is asked about before it is stated', () => {
+    // 176 g in 20.0 mL is 8.80; in 2.0 mL 88, denser than any metal; 17.6 g make a tenth, 8 g less than a third.
+    expect(asked('176.0 50.0 70.0')).toBeNull();
+    expect(asked('176.0 50.0 52.0')).toMatch(/denser than any metal/);
+    expect(asked('17.6 50.0 70.0')).toMatch(/1\/10 of what was expected. Is a decimal point misplaced/);
+    expect(asked('8.0 50.0 53.0')).toMatch(/1\/3.3 of what was expected. Which unit/);
+    expect(asked('8.4 50.0 50.8')).toMatch(/Its ± is as large/);
+  });
+
+  it('says of a line through three points that its 95 % is weak', () => {
+    const at = (...texts: string[]) => result(lampOil, 'slope', rows(lampOil, 'V M', ...texts));
+    expect(weakLine(at('20.0 104.4', '40.0 120.5', '60.0 136.4'))).toMatch(/3 points leave one degree/);
+    expect(weakLine(at('20.0 104.4', '40.0 120.5', '60.0 136.4', '80.0 152.4'))).toBeNull();
+  });
+
+  it('has the digits of its ± under its column too', () => {
+    const entries = rows(boltPin, 'mass before after', '176.0 50.0 70.0', '176.2 50.0 70.2');
+    const found = outcome(boltPin, entries);
+    const column = boltPin.tables[0]!.columns.find(({ key }) => key === 'rho')!;
+    const { plusMinus } = result(boltPin, 'rho', entries);
+    expect(writtenFoot(column, found, bench)).toBe(plusMinus!.value);
+    expect(writtenFoot(boltPin.tables[0]!.columns[0]!, found, bench)).toBe('176.1');
+  });
+});
+
+it('a logbook that was begun under an earlier reckoning says so, a new one does not', () => {
+  expect(earlierModel([{ writtenAt: '2026-12-02T09:10:00Z' }])).toBeNull();
+  expect(
+    earlierModel([{ writtenAt: '2026-12-02T09:10:00Z' }, { writtenAt: '2026-03-02T09:10:00Z' }]),
+  ).toMatch(/by version 1/);
 });
 
 describe('likely causes', () => {

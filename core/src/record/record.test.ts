@@ -58,6 +58,9 @@ const investigation: Investigation = {
   results: [{ ...boltPin.results[0]!, accepted: { value: '8.8', unit: 'g/cm³', source: 'reference piece' } }],
 };
 const bench = presetNamed('Chemistry bench');
+/** What the density of three trials of 84.0 g and 10.0, 10.2 and 9.8 mL moves with mass and volume, row by row. */
+const byMass = (1 / 10 + 1 / 10.2 + 1 / 9.8) / 3;
+const byVolume = (84 / 10 ** 2 + 84 / 10.2 ** 2 + 84 / 9.8 ** 2) / 3;
 
 const entry = (trial: number, column: string, text: string, rest: Partial<Entry> = {}) =>
   written(trial, column, text, { tag: 'C-07', ...rest });
@@ -153,7 +156,8 @@ describe('outcomeOf', () => {
   });
 
   it('carries the instruments once, the glass as a tolerance of the difference', () => {
-    // c_m = 1/10, c_V = −8.4/10: 0.05·0.1, 0.1·0.1, 0.5·0.84 twice for the readings, 0.5·0.84 for the glass.
+    // Row by row: c_m the mean of 1/10, 1/10.2 and 1/9.8, c_V that of 84/10², 84/10.2² and 84/9.8²: for the readings 0.05·c_m
+    // and 0.5·c_V twice, for balance and glass 0.1·c_m and 0.5·c_V.
     const reached = result(three);
     const sizes = reached.contributions
       .filter(({ kind }) => kind !== 'repeat')
@@ -161,11 +165,11 @@ describe('outcomeOf', () => {
     expect(sizes.sort().map((size) => size.toFixed(4))).toEqual([
       '0.0050',
       '0.0100',
-      '0.4200',
-      '0.4200',
-      '0.4200',
+      '0.4203',
+      '0.4203',
+      '0.4203',
     ]);
-    expect(reached.typeB).toBeCloseTo(Math.sqrt(0.005 ** 2 + 0.01 ** 2 + 3 * 0.42 ** 2), 10);
+    expect(reached.typeB).toBeCloseTo(Math.sqrt(0.0125 * byMass ** 2 + 0.75 * byVolume ** 2), 10);
   });
 
   it('lets a zero that stands off vanish from the difference, and stay in the mass', () => {
@@ -178,9 +182,10 @@ describe('outcomeOf', () => {
     const amount = (of: Investigation, source: string) =>
       result(three, bench, of).contributions.find((part) => part.source === source)?.contribution;
     expect(amount(off('C-07'), 'zero of C-07')).toBeCloseTo(0, 12);
-    expect(amount(off('B-01'), 'zero of B-01')).toBeCloseTo(0.04, 12);
-    // A scale that is 1 % too long makes the difference 1 % too large: ρ goes down by 1 %.
-    expect(amount(off('C-07'), 'scale of C-07')).toBeCloseTo(-0.084, 12);
+    expect(amount(off('B-01'), 'zero of B-01')).toBeCloseTo(0.4 * byMass, 12);
+    // A scale that is 1 % too long makes every difference 1 % too large: ρ goes down by 1 %.
+    const mean = result(three).value.value.toNumber();
+    expect(amount(off('C-07'), 'scale of C-07')).toBeCloseTo(-0.01 * mean, 12);
   });
 
   it('joins both parts as the class does', () => {
@@ -193,18 +198,22 @@ describe('outcomeOf', () => {
   });
 
   it('combines by every way: worst case by hand, standard as a rectangle, chance near it', () => {
-    // Tenths of a division: 0.01·0.1 + 0.1·0.1 + 2·0.1·0.84 + 0.5·0.84.
-    expect(result(three, presetNamed('Physics bench')).typeB).toBeCloseTo(0.001 + 0.01 + 0.168 + 0.42, 10);
+    // Tenths of a division: (0.01 + 0.1)·c_m and (2·0.1 + 0.5)·c_V.
+    expect(result(three, presetNamed('Physics bench')).typeB).toBeCloseTo(0.11 * byMass + 0.7 * byVolume, 10);
     const metrology = result(three, presetNamed('Metrology'));
     expect(metrology.typeB).toBeCloseTo(result(three).typeB / Math.sqrt(3), 10);
     expect(metrology.expanded?.k).toBeGreaterThan(1.95);
     const drawn = result(three, revise(presetNamed('Metrology'), { combining: 'monte-carlo' })).typeB;
     expect(drawn / metrology.typeB).toBeGreaterThan(0.95);
     expect(drawn / metrology.typeB).toBeLessThan(1.1);
-    // Corners: the largest is (84 + 0.15)/(10 − 1.5), the smallest (84 − 0.15)/(10 + 1.5).
+    // Corners: the largest is the mean of (84 + 0.15)/(V − 1.5), the smallest that of (84 − 0.15)/(V + 1.5).
+    const [largest, smallest] = [
+      (84.15 / 8.5 + 84.15 / 8.7 + 84.15 / 8.3) / 3,
+      (83.85 / 11.5 + 83.85 / 11.7 + 83.85 / 11.3) / 3,
+    ];
     expect(result(three, revise(bench, { combining: 'largest-smallest' })).typeB).toBeCloseTo(
-      (84.15 / 8.5 - 83.85 / 11.5) / 2,
-      6,
+      (largest - smallest) / 2,
+      10,
     );
   });
 

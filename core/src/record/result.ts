@@ -94,13 +94,15 @@ type Unstated = Pick<Stated, 'value' | 'contributions' | 'typeA' | 'typeB'> & {
   readonly degrees: number;
   /** What the repeat part is called in a budget. */
   readonly repeats?: string;
+  /** The same uncertainty looked at another way: of the two expanded ones the larger is stated. */
+  readonly rival?: readonly Contribution[];
 };
 
 /** States a result as the class does. */
 export function stated(
   plan: ResultPlan,
   { investigation, conventions }: Pick<ModelInputs, 'investigation' | 'conventions'>,
-  { value, typeA, typeB, contributions, degrees, repeats = scatterOfTrials }: Unstated,
+  { value, typeA, typeB, contributions, degrees, repeats = scatterOfTrials, rival = [] }: Unstated,
 ): Stated {
   const figuresOnly = conventions.combining === 'figures-only';
   const uncertainty = figuresOnly ? null : combineTypeAandB(typeA ?? 0, typeB, conventions);
@@ -127,7 +129,9 @@ export function stated(
     uncertainty,
     plusMinus,
     expanded:
-      plusMinus && conventions.plusMinus === 'standard' ? expandedText(all, plan, value, conventions) : null,
+      plusMinus && conventions.plusMinus === 'standard'
+        ? expandedText([all, rival], plan, value, conventions)
+        : null,
     text: plusMinus?.text ?? withUnit(valueText, plan.unit),
     percentError:
       accepted &&
@@ -147,12 +151,12 @@ export const cancelledIn = ({ contributions, value }: Pick<Stated, 'contribution
     .map(({ source }) => source);
 
 function expandedText(
-  all: readonly Contribution[],
+  ways: readonly (readonly Contribution[])[],
   plan: ResultPlan,
   value: Quantity,
   conventions: Conventions,
 ) {
-  const whole = expanded(all);
+  const whole = ways.map(expanded).reduce((largest, other) => (other.size > largest.size ? other : largest));
   const { text } = writePlusMinus(
     value.value,
     new Decimal(whole.size),

@@ -2,6 +2,7 @@ import type { Conventions } from '../conventions';
 import type { PercentError } from '../density/percentError';
 import { Decimal, roundToPlace } from '../figures';
 import type { LineResult, MeanResult, Result } from './result';
+import { weakLine } from './doubts';
 import { escaped, gap, symbolTex, unit, unrounded, type WorkingStep } from './working';
 
 /** The working from the trials to the result with its uncertainty. */
@@ -104,10 +105,10 @@ function statedSteps(result: Result, conventions: Conventions): WorkingStep[] {
     steps.push({
       title: 'For 95 of 100',
       tex: [
-        `U${gap}k\\,u${gap}${result.expanded.k.toFixed(2)} \\times ${short(result.uncertainty ?? 0)}${u}${gap}${short(result.expanded.size)}${u}`,
+        `U${gap}k\\,u${gap}${result.expanded.k.toFixed(2)} \\times ${short(result.expanded.size / result.expanded.k)}${u}${gap}${short(result.expanded.size)}${u}`,
       ],
       why: Number.isFinite(result.expanded.degrees)
-        ? `k is Student’s factor for ${result.expanded.degrees} effective degrees of freedom.`
+        ? `${weakLine(result) ?? ''} k is Student’s factor for ${result.expanded.degrees} effective degrees of freedom.`
         : 'k is that of the normal distribution: no part was found by repeating.',
     });
   if (result.percentError && plan.accepted)

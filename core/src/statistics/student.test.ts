@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { studentQuantile } from '.';
+import { coverageFactor, studentQuantile } from '.';
 
 // Where the distribution can be turned round in closed form: ν = 1, 2 and 4 (Shaw, J. Comput. Finance 9 (2006), 37).
 const closed: Readonly<Record<number, (p: number) => number>> = {
@@ -37,5 +37,10 @@ describe('Student’s distribution', () => {
     // t = z + z(z² + 1)/(4ν) + … (Abramowitz and Stegun, 26.7.5).
     const z = studentQuantile(0.975, Infinity);
     expect(studentQuantile(0.975, 1e6) - z - (z * (z ** 2 + 1)) / 4e6).toBeCloseTo(0, 11);
+  });
+
+  it('is the normal one for any number of degrees that trials which hardly differ may lead to', () => {
+    for (const degrees of [1e15, 1e17, 1e20, 1e150, Infinity])
+      expect(coverageFactor(degrees)).toBeCloseTo(1.959963984540054, 13);
   });
 });

@@ -12,6 +12,17 @@ export interface Dual {
 export const constant = (value: number): Dual => ({ value, by: new Map() });
 export const variable = (name: string, value: number): Dual => ({ value, by: new Map([[name, 1]]) });
 
+/** In one pass, however many there are. */
+export function averaged(duals: readonly Dual[]): Dual {
+  const by = new Map<string, number>();
+  let value = 0;
+  for (const dual of duals) {
+    value += dual.value;
+    for (const [name, amount] of dual.by) by.set(name, (by.get(name) ?? 0) + amount / duals.length);
+  }
+  return { value: value / duals.length, by };
+}
+
 export const plus = (a: Dual, b: Dual): Dual => join(a.value + b.value, [a, 1], [b, 1]);
 export const minus = (a: Dual, b: Dual): Dual => join(a.value - b.value, [a, 1], [b, -1]);
 export const times = (a: Dual, b: Dual): Dual => join(a.value * b.value, [a, b.value], [b, a.value]);

@@ -9,7 +9,7 @@ import {
   type RoundingPolicy,
 } from '../figures';
 import type { UnitProduct } from '../units';
-import { applied, constant, minus, over, plus, power, times, type Dual } from './dual';
+import { applied, constant, averaged, minus, over, plus, power, times, type Dual } from './dual';
 
 type Water = RoundingPolicy['water'];
 
@@ -113,7 +113,7 @@ export function dualOf(term: ModelEquation, input: (name: string) => Dual): Dual
     case 'function':
       return applied(plainOf(term), dualOf(term.of, input));
     case 'mean':
-      return over(term.of.map((of) => dualOf(of, input)).reduce(plus, constant(0)), constant(term.of.length));
+      return averaged(term.of.map((of) => dualOf(of, input)));
     case 'operation': {
       const [left, right] = [dualOf(term.left, input), dualOf(term.right, input)];
       if (term.operator !== '^') return dualOperations[term.operator](left, right);

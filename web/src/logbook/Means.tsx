@@ -1,4 +1,4 @@
-import { checkMean, variesByPlan, writtenMean, type Column, type Table, type Trial } from '@green-beam/core';
+import { checkMean, variesByPlan, writtenFoot, type Column, type Table, type Trial } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -59,8 +59,8 @@ export function MeanRow({
 export function meanText({ answer, outcome, table }: Book, column: Column): string {
   if (column.kind === 'derived' && column.by === 'student')
     return said(table, { kind: 'mean', column: column.key });
-  const mean = column.kind === 'clock' || variesByPlan(column) ? undefined : outcome.means[column.key];
-  return mean ? writtenMean(mean, answer.conventions) : '';
+  if (column.kind === 'clock' || variesByPlan(column)) return '';
+  return writtenFoot(column, outcome, answer.conventions);
 }
 
 /** Whoever works a column works its mean too: it is checked, not replaced. Pressed, it is written anew. */

@@ -1,4 +1,15 @@
-import { instrumentOf, leanOf, likelyCauses, modelOf, resultWorking, type Result } from '@green-beam/core';
+import {
+  earlierModel,
+  modelVersion,
+  questionAbout,
+  weakLine,
+  instrumentOf,
+  leanOf,
+  likelyCauses,
+  modelOf,
+  resultWorking,
+  type Result,
+} from '@green-beam/core';
 import { Budget } from '@green-beam/drawing';
 import { Suspense, type ReactNode } from 'react';
 import { Button } from '../ui/Button';
@@ -26,7 +37,14 @@ export function Report() {
         <Button onClick={() => print()}>Print, or save as PDF</Button>
       </p>
       <p className="mb-4 text-soft">
-        Conventions: {conventions.preset}, version {conventions.version}
+        Conventions: {conventions.preset}, version {conventions.version}. Every ± by version{' '}
+        {modelVersion.version} of the reckoning: {modelVersion.says}.{' '}
+        {earlierModel(
+          [...book.table.values()].flatMap(({ current, struck }) => [
+            current,
+            ...struck.map(({ entry }) => entry),
+          ]),
+        )}
       </p>
       <Part title="Aim">
         <p>{investigation.aim}</p>
@@ -164,6 +182,7 @@ function ResultPart({ book, result }: { readonly book: Book; readonly result: Re
       <p className="my-2 text-2xl">
         <Symbol text={plan.symbol} /> = <Stated text={result.text} />
       </p>
+      {[questionAbout(result), weakLine(result)].map((doubt) => doubt && <p key={doubt}>{doubt}</p>)}
       {percentError && plan.accepted && (
         <p>
           Percent error {percentError.text} against {plan.accepted.value} {plan.accepted.unit},{' '}

@@ -1,5 +1,7 @@
 import {
   againstAccepted,
+  questionAbout,
+  weakLine,
   resultElsewhere,
   scatterOfTrials,
   resultWorking,
@@ -13,6 +15,8 @@ import {
   type ResultState,
 } from '@green-beam/core';
 import { Budget, gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
+import { useState } from 'react';
+import { Button } from '../ui/Button';
 import { Elsewhere } from '../ui/Elsewhere';
 import { Figure, Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
@@ -31,6 +35,7 @@ export function ResultCard({
   readonly brief?: boolean;
 }) {
   const { plan } = state;
+  const [looked, setLooked] = useState<string | null>(null);
   const title = brief || book.outcome.results.length > 1 ? plan.name : 'Result';
   if (state.state !== 'reckoned') {
     return (
@@ -40,8 +45,17 @@ export function ResultCard({
       </section>
     );
   }
-  const { result } = state;
-  const { trialsWanted } = state;
+  const { result, trialsWanted } = state;
+  const question = questionAbout(result);
+  if (question !== null && looked !== question)
+    return (
+      <section aria-label={title} className="border-t-2 border-ink pt-4">
+        <h2 className="mb-1">{title}</h2>
+        <p className="mb-3 max-w-2xl border-l-4 border-brass-line pl-3">{question}</p>
+        <Button onClick={() => setLooked(question)}>I have looked: state it</Button>
+      </section>
+    );
+  const weak = weakLine(result);
   return (
     <section aria-label={title} className="border-t-2 border-ink pt-4">
       <div className="flex flex-wrap items-baseline gap-x-6">
@@ -58,7 +72,8 @@ export function ResultCard({
       {!brief && <Numbers result={result} />}
       {result.expanded && (
         <p>
-          For 95 of 100: <Stated text={result.expanded.text} /> with k = {result.expanded.k.toFixed(2)}.
+          For 95 of 100: <Stated text={result.expanded.text} /> with k = {result.expanded.k.toFixed(2)}.{' '}
+          {weak}
         </p>
       )}
       {result.kind === 'mean' && result.otherAverage && (
@@ -141,7 +156,7 @@ function adviceOn({ sources, ifHalved }: Greatest, unit: string): string {
 const rounded = (value: number): string => String(globalThis.Number(value.toPrecision(2)));
 
 function Numbers({ result }: { readonly result: Result }) {
-  const { valueText, plusMinus, plan } = result;
+  const { plusMinus, plan } = result;
   return (
     <dl className="flex flex-wrap gap-x-8 gap-y-2">
       {result.kind !== 'value' && (
@@ -149,9 +164,6 @@ function Numbers({ result }: { readonly result: Result }) {
           <dt className="text-sm text-soft">{result.kind === 'line' ? 'Points' : 'Trials'}</dt>
           <dd className="font-mono">{result.n}</dd>
         </div>
-      )}
-      {result.kind !== 'line' && (
-        <Number name={result.kind === 'mean' ? 'Mean' : 'By figures'} value={valueText} unit={plan.unit} />
       )}
       {result.kind === 'mean' && result.spreadText && (
         <Number name={result.spreadName} value={result.spreadText} unit={plan.unit} />

@@ -3,7 +3,9 @@ import {
   cancelledIn,
   improvements,
   combineTypeAandB,
+  questionAbout,
   questions,
+  weakLine,
   combinations,
   writePlusMinus,
   Decimal,
@@ -47,6 +49,14 @@ function OneResult({ book, result }: { readonly book: Book; readonly result: Res
       <h2 className="mb-2">
         {plan.name}: <Symbol text={plan.symbol} /> = <Stated text={result.text} />
       </h2>
+      {[questionAbout(result), weakLine(result)].map(
+        (doubt) =>
+          doubt && (
+            <p key={doubt} className="mb-3 border-l-4 border-brass-line pl-3">
+              {doubt}
+            </p>
+          ),
+      )}
       {result.kind === 'mean' && result.suspect && (
         <p className="mb-3 border-l-4 border-brass-line pl-3">{result.suspect.sentence}</p>
       )}

@@ -5,7 +5,7 @@ import { parseProduct } from '../../units';
 import { Inputs } from '../inputs';
 import { Unfinished, type ModelInputs } from '../modelInputs';
 import { columnOf, unitOf, type LinePlan } from '../investigation';
-import { stated, type LineResult } from '../result';
+import { scatterOfTrials, stated, type LineResult } from '../result';
 import { valueIn } from '../trials';
 
 /**
@@ -49,6 +49,13 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
   ]);
   const byScatter = Math.hypot(scatter, quadrature(parts.habits)) >= quadrature(parts.readings);
   const contributions = [...(byScatter ? parts.habits : parts.readings), ...parts.others];
+  const repeat = {
+    source: scatterOfTrials,
+    kind: 'repeat',
+    contribution: scatter,
+    degrees: line.degrees,
+  } as const;
+  const rival = byScatter ? [...parts.readings, ...parts.others] : [repeat, ...parts.habits, ...parts.others];
   const lastPlaces = both.map((point) => point.y.lastPlace ?? 0);
   const value: Quantity = {
     value: new Decimal(given.value * factor),
@@ -68,6 +75,7 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
       typeB: conventions.combining === 'worst-case' ? worstCase(contributions) : quadrature(contributions),
       typeA: byScatter ? scatter : null,
       degrees: line.degrees,
+      rival,
     }),
   };
 }

@@ -35,11 +35,7 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
   const formula = column.kind === 'derived' ? column.formula : column.key;
   const inputs = new Inputs(modelInputs);
   const whole = inResultUnit(
-    shares
-      ? inputs.overTrials(formula, table, counting)
-      : planned(table)
-        ? inputs.alongRows(formula, table)
-        : inputs.atMeans(formula, table),
+    shares ? inputs.overTrials(formula, table, counting) : inputs.alongRows(formula, table),
     plan,
   );
   const { model, readings } = shares ? withoutReadings(whole) : { model: whole, readings: 0 };

@@ -9,7 +9,7 @@ import { atMeans } from './atMeans';
 
 /** A formula over the means of columns. */
 export function valueResult(plan: ValuePlan, modelInputs: ModelInputs): ValueResult {
-  const model = inResultUnit(new Inputs(modelInputs).atMeans(plan.formula, null), plan);
+  const model = inResultUnit(new Inputs(modelInputs).overMeans(plan.formula), plan);
   const value = inUnit(atMeans(plan.formula, null, modelInputs), parseProduct(plan.unit));
   return {
     kind: 'value',

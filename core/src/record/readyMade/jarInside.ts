@@ -65,7 +65,7 @@ export const jarInside: Investigation = {
       unit: 'mL',
       column: 'Vw',
       quantity: 'inside',
-      accepted: { value: '100', unit: 'mL', source: 'the mark on the jar' },
+      accepted: { value: '100', tolerance: '2', unit: 'mL', source: 'the mark on the jar' },
     },
   ],
   questions: [
