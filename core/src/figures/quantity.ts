@@ -36,8 +36,13 @@ export interface EvaluationStep {
 /** A name for the unit of a sum, for a message. */
 export const unitWords = (unit: UnitProduct): string => writeProduct(unit) || 'a pure number';
 
+const sameUnits = (a: UnitProduct, b: UnitProduct): boolean =>
+  a.length === b.length &&
+  a.every(({ unit, power }, at) => unit.symbol === b[at]?.unit.symbol && power === b[at]?.power);
+
 /** A quantity in another unit of the same dimension: an exact factor keeps its figures, a rounded one limits them. */
 export function inUnit(quantity: Quantity, unit: UnitProduct): Quantity {
+  if (sameUnits(quantity.unit, unit)) return { ...quantity, unit };
   const factor = productFactor(quantity.unit, unit);
   if (factor.eq(1)) return { ...quantity, unit };
   const figures = factorFigures(quantity.unit, unit);

@@ -1,14 +1,23 @@
-import type { Decimal, Quantity } from '../figures';
+import type { Quantity } from '../figures';
 import { dualOf, termOf, variable, type Component, type Input, type ModelEquation } from '../uncertainty';
 import { variesByPlan } from './byPlan';
 import { clockHalfWidth, halfWidthOf } from './columnKinds';
 import { beforeSuffix, named, parsedFormula, type Named } from './formula';
-import { kitOf, unitOf, type Column, type MeasuredColumn, type Table } from './investigation';
+import { kitOf, unitOf, type Column, type Table } from './investigation';
 import { jointScatter, type Repeated } from './jointScatter';
 import { partsOf, type LineParts, type PointColumn } from './lineParts';
 import { Marks, scatterPrefix } from './marks';
 import { asStandard, perUnit, Unfinished, type ModelInputs, type ResultModel } from './modelInputs';
 import { valueIn, type Trial } from './trials';
+
+/** What stands behind the readings of one column, in base units. */
+interface Cause {
+  readonly base: number;
+  readonly called: string;
+  readonly parts: readonly Component[];
+  /** Grows with what is read: by what share of it. */
+  readonly scale: { readonly source: string; readonly share: number } | null;
+}
 
 /** Gathers the inputs that a formula turns out to need, each once. */
 export class Inputs {
@@ -20,6 +29,9 @@ export class Inputs {
 
   /** The inputs that are looks at a clock. */
   readonly #looks = new Set<string>();
+  readonly #names = new Map<string, Named | undefined>();
+  /** What is the same for all readings of one cause. */
+  readonly #causes = new Map<string, Cause>();
   readonly #marks: Marks;
 
   constructor(private readonly modelInputs: ModelInputs) {
@@ -121,7 +133,7 @@ export class Inputs {
   /** @param leaf what a column is that was not derived: in a row of its own table, or the mean of another. */
   #term(formula: string, own: Table | null, leaf: (found: Named) => ModelEquation): ModelEquation {
     const resolve = (name: string): ModelEquation | undefined => {
-      const found = named(this.modelInputs.investigation, own, name);
+      const found = this.#named(own, name);
       if (!found) return undefined;
       const { column, table, of } = found;
       if (column.kind !== 'derived') return leaf(found);
@@ -132,6 +144,13 @@ export class Inputs {
       );
     };
     return termOf(parsedFormula(formula), resolve, this.modelInputs.conventions.water);
+  }
+
+  /** Rows are many, names few. */
+  #named(own: Table | null, name: string): Named | undefined {
+    const key = `${own?.key ?? ''} ${name}`;
+    if (!this.#names.has(key)) this.#names.set(key, named(this.modelInputs.investigation, own, name));
+    return this.#names.get(key);
   }
 
   #mean(found: Named): ModelEquation {
@@ -177,56 +196,65 @@ export class Inputs {
 
   /** @param cause what its components are named by: readings of one cause act together. */
   #reading(name: string, column: Column, { value, lastPlace }: Quantity, cause = name): ModelEquation {
-    const { conventions } = this.modelInputs;
-    const base = perUnit(unitOf(column));
-    const components: Component[] = [];
-    // Named by its heading, with what tells one look from another after it.
-    const source = `reading ${this.#called(column)}${cause.slice(column.key.length).replace(beforeSuffix, ' of the trial before')}`;
-    if (column.kind === 'clock') {
-      this.#looks.add(name);
-      components.push({
-        // Each look at a clock has its own error.
-        source,
-        kind: 'reading',
-        u: asStandard(clockHalfWidth(lastPlace), conventions) * base,
-      });
-    }
-    if (column.kind === 'measured') {
-      components.push(...this.#typeBs(source, column, value, base));
-      this.#marks.read(name, column, this.#called(column));
-    }
-    this.#inputs.set(name, { name, value: value.toNumber() * base, components });
+    const { base, called, parts, scale } = this.#causeOf(column, lastPlace, cause);
+    const own = value.toNumber() * base;
+    if (column.kind === 'clock') this.#looks.add(name);
+    if (column.kind === 'measured') this.#marks.read(name, column, called);
+    this.#inputs.set(name, {
+      name,
+      value: own,
+      components: scale
+        ? [...parts, { source: scale.source, kind: 'scale factor', u: own * scale.share }]
+        : parts,
+    });
     return { kind: 'input', name };
   }
 
-  #typeBs(reading: string, column: MeasuredColumn, value: Decimal, base: number): Component[] {
+  #causeOf(column: Column, lastPlace: number | null, cause: string): Cause {
+    const key = column.kind === 'clock' ? `${cause} ${lastPlace}` : cause;
+    const known = this.#causes.get(key);
+    if (known) return known;
+    const base = perUnit(unitOf(column));
+    const called = this.#called(column);
+    // Named by its heading, with what tells one look from another after it.
+    const source = `reading ${called}${cause.slice(column.key.length).replace(beforeSuffix, ' of the trial before')}`;
+    const made: Cause = { base, called, ...this.#partsOf(source, column, lastPlace, base) };
+    this.#causes.set(key, made);
+    return made;
+  }
+
+  #partsOf(
+    reading: string,
+    column: Column,
+    lastPlace: number | null,
+    base: number,
+  ): Pick<Cause, 'parts' | 'scale'> {
     const { investigation, conventions } = this.modelInputs;
-    const item = kitOf(investigation, column.tag);
-    const half = halfWidthOf(column, investigation, conventions);
     const bound = (source: string, kind: Component['kind'], size: number): Component => ({
       source,
       kind,
       u: asStandard(size, conventions) * base,
     });
-    return [
-      bound(reading, 'reading', half),
-      ...(item.offset ? [bound(`zero of ${item.tag}`, 'offset', Number(item.offset))] : []),
-      ...(item.scalePercent
-        ? [
-            bound(
-              `scale of ${item.tag}`,
-              'scale factor',
-              (value.toNumber() * Number(item.scalePercent)) / 100,
-            ),
-          ]
-        : []),
-    ];
+    // Each look at a clock has its own error.
+    if (column.kind === 'clock')
+      return { parts: [bound(reading, 'reading', clockHalfWidth(lastPlace))], scale: null };
+    if (column.kind !== 'measured') return { parts: [], scale: null };
+    const { tag, offset, scalePercent } = kitOf(investigation, column.tag);
+    return {
+      parts: [
+        bound(reading, 'reading', halfWidthOf(column, investigation, conventions)),
+        ...(offset ? [bound(`zero of ${tag}`, 'offset', Number(offset))] : []),
+      ],
+      scale: scalePercent
+        ? { source: `scale of ${tag}`, share: asStandard(Number(scalePercent) / 100, conventions) }
+        : null,
+    };
   }
 
   #finish(term: ModelEquation): ResultModel {
     const marked = this.#marks.within(term, this.#portions);
     for (const input of marked.differences) this.#inputs.set(input.name, input);
-    this.#scatterJointly(this.#derivatives(marked.term));
+    if (this.#repeats.size > 0) this.#scatterJointly(this.#derivatives(marked.term));
     for (const [name, component] of marked.alone) this.#adds(name, component);
     return { term: marked.term, inputs: [...this.#inputs.values()] };
   }

@@ -1,6 +1,6 @@
 import { instrumentOf, modelOf } from '../instruments';
 import type { Component, Contribution, Input, ModelEquation } from '../uncertainty';
-import { kitOf, type MeasuredColumn } from './investigation';
+import { kitOf, type KitItem, type MeasuredColumn } from './investigation';
 import { asStandard, perUnit, type ModelInputs } from './modelInputs';
 
 /** Begins the name of an input that brings the scatter of a mean. */
@@ -18,6 +18,7 @@ interface Read {
  */
 export class Marks {
   readonly #read = new Map<string, Read>();
+  readonly #sizes = new Map<string, number>();
 
   constructor(private readonly modelInputs: Pick<ModelInputs, 'investigation' | 'conventions'>) {}
 
@@ -97,14 +98,16 @@ export class Marks {
 
   #tolerance(tag: string, source: string, portions = 1): Component {
     const { investigation, conventions } = this.modelInputs;
-    const item = kitOf(investigation, tag);
-    const { tolerance, unit } = modelOf(instrumentOf(item.kind), item.model);
-    return {
-      source,
-      kind: 'tolerance',
-      u: (asStandard(Number(tolerance), conventions) * perUnit(unit)) / portions,
-    };
+    const size = this.#sizes.get(tag) ?? sizeOf(kitOf(investigation, tag));
+    this.#sizes.set(tag, size);
+    return { source, kind: 'tolerance', u: asStandard(size, conventions) / portions };
   }
+}
+
+/** What the maker of a piece promises, in base units. */
+function sizeOf({ kind, model }: KitItem): number {
+  const { tolerance, unit } = modelOf(instrumentOf(kind), model);
+  return Number(tolerance) * perUnit(unit);
 }
 
 /** The reading that a term is, alone or with the scatter of its mean. */

@@ -26,7 +26,15 @@ export const asStandard = (halfWidth: number, { plusMinus }: Conventions): numbe
   plusMinus === 'standard' ? halfWidth / Math.sqrt(3) : halfWidth;
 
 /** How many SI base units one of a unit is. */
-export const perUnit = (unit: string): number => inBase(parseProduct(unit));
+export function perUnit(unit: string): number {
+  const known = perUnitKnown.get(unit);
+  if (known !== undefined) return known;
+  const found = inBase(parseProduct(unit));
+  if (perUnitKnown.size > 500) perUnitKnown.clear();
+  perUnitKnown.set(unit, found);
+  return found;
+}
+const perUnitKnown = new Map<string, number>();
 
 /** A value that is not there yet. */
 export class Unfinished extends Error {}

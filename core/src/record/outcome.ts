@@ -2,12 +2,12 @@ import type { Conventions } from '../conventions';
 import type { Quantity } from '../figures';
 import { sentenceOf } from './formula';
 import { Unfinished, type ModelInputs } from './modelInputs';
-import type { Investigation, ResultPlan, Table } from './investigation';
+import type { Column, Investigation, ResultPlan, Table } from './investigation';
 import { resultOf } from './plans';
 import type { Result } from './result';
 import type { Cell } from './table';
 import { tablesBehind } from './tablesBehind';
-import { meanOf, TrialEvaluator, type Trial } from './trials';
+import { meanOf, TrialEvaluator, valueIn, type Trial } from './trials';
 
 type Reckoning =
   | { readonly state: 'open'; readonly plan: ResultPlan; readonly why: string }
@@ -66,7 +66,7 @@ export class OutcomeEvaluator {
       trials[table.key] = rows;
       changed ||= !same;
       for (const column of table.columns) {
-        const mean = same ? last?.means[column.key] : meanOf(rows, column);
+        const mean = sameValues(rows, before, column) ? last?.means[column.key] : meanOf(rows, column);
         if (mean) means[column.key] = mean;
       }
     }
@@ -91,6 +91,20 @@ export class OutcomeEvaluator {
     });
   }
 }
+
+/** Whether a column has the values that it had. */
+const sameValues = (rows: readonly Trial[], before: readonly Trial[] | undefined, column: Column): boolean =>
+  rows.length === before?.length &&
+  rows.every((row, at) => {
+    const earlier = before[at];
+    if (row === earlier) return true;
+    const [now, then] = [valueIn(row, column), valueIn(earlier, column)];
+    return (
+      row.standing === earlier?.standing &&
+      now?.lastPlace === then?.lastPlace &&
+      (now === then || (now !== undefined && then !== undefined && now.value.eq(then.value)))
+    );
+  });
 
 /** One look, where nothing is to be kept for the next. */
 export const outcomeOf = (

@@ -20,18 +20,19 @@ export function grubbsCritical(n: number): number {
 const dixonCritical = [0.97, 0.829, 0.71, 0.625, 0.568, 0.526, 0.493, 0.466] as const;
 
 /** The value that both tests, or the one that fits the count, would call apart; null for none, and for fewer than 4 values. */
-export function suspectOutlier(values: readonly Decimal[]): Outlier | null {
+export function suspectOutlier(values: readonly Decimal[], summary = summarize(values)): Outlier | null {
   const n = values.length;
   if (n < 4) return null;
-  return grubbs(values) ?? (n <= 10 ? dixon(values) : null);
+  return grubbs(values, summary) ?? (n <= 10 ? dixon(values) : null);
 }
 
-export function grubbs(values: readonly Decimal[]): Outlier | null {
+export function grubbs(values: readonly Decimal[], summary = summarize(values)): Outlier | null {
   const n = values.length;
   if (n < 3) return null;
-  const { mean, standardDeviation } = summarize(values);
+  const { mean, standardDeviation } = summary;
   if (!standardDeviation || standardDeviation.isZero()) return null;
-  const off = values.map((value) => value.minus(mean).abs().div(standardDeviation).toNumber());
+  const sd = standardDeviation.toNumber();
+  const off = values.map((value) => Math.abs(value.minus(mean).toNumber()) / sd);
   const statistic = Math.max(...off);
   const critical = grubbsCritical(n);
   return statistic > critical ? { at: off.indexOf(statistic), test: 'Grubbs', statistic, critical } : null;

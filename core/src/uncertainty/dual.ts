@@ -45,8 +45,12 @@ export function power(a: Dual, exponent: Dual): Dual {
 
 /** Chain rule: each term's derivatives, times the derivative by that term. */
 function join(value: number, ...terms: readonly (readonly [Dual, number])[]): Dual {
+  const varying = terms.filter(([{ by }]) => by.size > 0);
+  const [only] = varying;
+  // What is shifted by a constant moves as before.
+  if (only && varying.length === 1 && only[1] === 1) return { value, by: only[0].by };
   const by = new Map<string, number>();
-  for (const [{ by: inner }, outer] of terms) {
+  for (const [{ by: inner }, outer] of varying) {
     for (const [name, derivative] of inner) by.set(name, (by.get(name) ?? 0) + outer * derivative);
   }
   return { value, by };

@@ -55,17 +55,19 @@ export function propagate(
     if (!dual) throw new RangeError(`There is no input called “${name}”.`);
     return dual;
   });
-  const bySource = new Map<string, Contribution>();
+  const bySource = new Map<string, { -readonly [K in keyof Contribution]: Contribution[K] }>();
   for (const { name, components } of inputs) {
     const sensitivity = result.by.get(name) ?? 0;
     for (const { source, kind, u: size, degrees } of components) {
-      const contribution = (bySource.get(source)?.contribution ?? 0) + sensitivity * size;
-      bySource.set(source, {
-        source,
-        kind,
-        contribution,
-        ...(degrees === undefined ? {} : { degrees }),
-      });
+      const known = bySource.get(source);
+      if (known) known.contribution += sensitivity * size;
+      else
+        bySource.set(source, {
+          source,
+          kind,
+          contribution: sensitivity * size,
+          ...(degrees === undefined ? {} : { degrees }),
+        });
     }
   }
   return { value: result.value, sensitivities: result.by, contributions: [...bySource.values()] };

@@ -68,7 +68,7 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
     ...spreadOf(summary, conventions),
     ...made,
     otherAverage: otherAverage(plan, value, other, made.uncertainty),
-    suspect: suspectOf(values, plan.unit),
+    suspect: suspectOf(values, summary, plan.unit),
   };
 }
 
@@ -126,8 +126,11 @@ function otherAverage(
     : null;
 }
 
-function suspectOf(values: readonly TrialValue[], unit: string): MeanResult['suspect'] {
-  const found = suspectOutlier(values.map(({ value }) => value.value));
+function suspectOf(values: readonly TrialValue[], summary: Summary, unit: string): MeanResult['suspect'] {
+  const found = suspectOutlier(
+    values.map(({ value }) => value.value),
+    summary,
+  );
   const value = found && values[found.at];
   if (!found || !value) return null;
   return {
