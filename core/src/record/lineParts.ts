@@ -18,6 +18,8 @@ export interface LineParts {
   /** The same, each reading by itself: √Σ c². The first look at a clock is the zero of all of them: c − Σ c. */
   readonly readings: readonly Contribution[];
   readonly others: readonly Contribution[];
+  /** What is given by one base unit more of each reading, by the name of its input. */
+  readonly by: ReadonlyMap<string, number>;
 }
 
 /**
@@ -46,5 +48,6 @@ export function partsOf(
     habits: all.filter(({ kind }) => kind === 'reading'),
     readings: [...apart].map(([source, contribution]) => ({ source, kind: 'reading', contribution })),
     others: all.filter(({ kind }) => kind !== 'reading'),
+    by,
   };
 }

@@ -9,6 +9,7 @@ import { questionAbout, weakLine, writtenFoot } from './doubts';
 import { earlierModel } from './modelVersion';
 import { likelyCauses } from './causes';
 import { outcomeOf } from './outcome';
+import { uncertaintyOfDifference } from './routes';
 import type { Result } from './result';
 import {
   boltPin,
@@ -381,6 +382,25 @@ describe('a second look at how fine and how rounded', () => {
     for (const right of ['Bronze, 0.3 % below.', 'Bronze, 0,33% below.', 'Nearly 0 %.', '5 % tin', 'Bronze.'])
       expect(told(right)).toEqual([]);
   });
+});
+
+it('a line and a mean of the same readings are compared reading by reading', () => {
+  const entries = rows(
+    rivetCrate,
+    'n tray M',
+    '10 85.2 107.7',
+    '20 85.2 130.2',
+    '30 85.2 152.8',
+    '40 85.2 175.2',
+    '50 85.2 197.7',
+  );
+  // c₁ = 120n/5500 of the line, c₂ = 24/n of the mean; s = 0.0457287 about the line: s·√Σ(c₁ − c₂)² = 0.045729·2.410854.
+  // Habits of both weighings 0.05·(5.48 − 3.272727), the balance 0.1 times as much.
+  const apart = 5.48 - 3.2727272727;
+  const by = Math.hypot(0.0457287 * 2.4108543, 0.05 * apart, 0.05 * apart, 0.1 * apart);
+  expect(
+    uncertaintyOfDifference(result(rivetCrate, 'crate', entries), result(rivetCrate, 'times', entries)),
+  ).toBeCloseTo(by, 5);
 });
 
 describe('what to improve', () => {

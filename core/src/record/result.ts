@@ -80,6 +80,11 @@ export interface LineResult extends Stated {
   readonly n: number;
   readonly line: Line;
   readonly points: readonly (LinePoint & { readonly trial: number })[];
+  /**
+   * Its scatter by the readings that carry it: what the result gains by one base unit more of each, by the name of its input,
+   * and the standard deviation of one of them; null where the readings by themselves count for more.
+   */
+  readonly carried: { readonly by: ReadonlyMap<string, number>; readonly sd: number } | null;
 }
 
 /** One result of a logbook. */

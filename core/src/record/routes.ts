@@ -1,6 +1,6 @@
 import { agreement } from '../statistics';
-import { effectiveDegrees, type Contribution } from '../uncertainty';
-import { scatterOfTrials, type MeanResult, type Result } from './result';
+import { dualOf, effectiveDegrees, propagate, type Contribution } from '../uncertainty';
+import { scatterOfTrials, type MeanResult, type Result, type ValueResult } from './result';
 
 /** Two results that ought to be the same, and how far they are. */
 export interface RouteAgreement {
@@ -46,11 +46,12 @@ export const uncertaintyOfDifference = (first: Result, other: Result): number =>
   Math.hypot(...partsOfDifference(first, other).map(({ contribution }) => contribution));
 
 function partsOfDifference(first: Result, other: Result): Pick<Contribution, 'contribution' | 'degrees'>[] {
-  const rows = rowByRow(first, other);
+  const rows = rowByRow(first, other) ?? throughReadings(first, other) ?? throughReadings(other, first);
   const parts = new Map<string, Pick<Contribution, 'contribution' | 'degrees'>>();
   const add = (result: Result, sign: 1 | -1) => {
     for (const part of result.contributions) {
-      if (ownScatter(part) && rows !== null) continue;
+      if (rows !== null && (ownScatter(part) || (result.kind === 'value' && part.kind === 'repeat')))
+        continue;
       // What scatters by itself in each of them is not one cause, though it is called alike.
       const source = ownScatter(part) ? `${result.plan.key}: ${part.source}` : part.source;
       const contribution = (parts.get(source)?.contribution ?? 0) + sign * part.contribution;
@@ -79,5 +80,24 @@ function rowByRow(first: Result, other: Result): Pick<Contribution, 'contributio
   const squares = z.reduce((sum, value) => sum + (value - mean) ** 2, 0);
   return { contribution: Math.sqrt(squares / (n - 1) / n), degrees: n - 1 };
 }
+
+/**
+ * A line against what the same readings give another way: one standard deviation s for each reading, s·√Σ(c₁ − c₂)²; null where
+ * they have none in common.
+ */
+function throughReadings(line: Result, other: Result): Pick<Contribution, 'contribution' | 'degrees'> | null {
+  if (line.kind !== 'line' || !line.carried || (other.kind === 'value' && repeatsIn(other) > 1)) return null;
+  const { by, sd } = line.carried;
+  const otherBy = other.kind === 'line' ? other.carried?.by : sensitivitiesOf(other);
+  if (!otherBy || ![...by.keys()].some((name) => otherBy.has(name))) return null;
+  const apart = [...by].map(([name, amount]) => amount - (otherBy.get(name) ?? 0));
+  return { contribution: sd * Math.hypot(...apart), degrees: line.line.degrees };
+}
+
+const repeatsIn = ({ contributions }: Result): number =>
+  contributions.filter(({ kind }) => kind === 'repeat').length;
+
+const sensitivitiesOf = ({ model }: MeanResult | ValueResult): ReadonlyMap<string, number> =>
+  propagate((input) => dualOf(model.term, input), model.inputs).sensitivities;
 
 const isAfresh = (result: Result): result is MeanResult => result.kind === 'mean' && result.way === 'afresh';

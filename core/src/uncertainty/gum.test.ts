@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { Decimal, parseExpression } from '../figures';
 import { coverageFactorFor, fitLine, yAt } from '../statistics';
-import { covarianceOf, covariancesOfMeans, dualOf, effectiveDegrees, expanded, termOf, variable } from '.';
+import {
+  covarianceOf,
+  covariancesOfMeans,
+  dualOf,
+  effectiveDegrees,
+  expanded,
+  propagate,
+  quadrature,
+  termOf,
+  variable,
+  type Input,
+} from '.';
 
 /** Worked examples of the Guide to the Expression of Uncertainty in Measurement (JCGM 100:2008), annex H. */
 describe('GUM H.2: resistance and reactance measured together', () => {
@@ -68,6 +79,58 @@ describe('GUM H.3: calibration of a thermometer', () => {
     const { value, sd } = yAt(line, 10);
     expect(value).toBeCloseTo(-0.1494, 4);
     expect(sd).toBeCloseTo(0.0041, 4);
+  });
+});
+
+describe('GUM H.1: an end gauge against a standard', () => {
+  // l = l_S + d − l_S(δα·θ + α_S·δθ), in nm and °C (H.1.2 to H.1.5).
+  const inputs: Input[] = [
+    {
+      name: 'lS',
+      value: 50_000_623,
+      components: [{ source: 'standard', kind: 'offset', u: 25, degrees: 18 }],
+    },
+    {
+      name: 'd',
+      value: 215,
+      components: [
+        { source: 'repeats', kind: 'repeat', u: 5.8, degrees: 24 },
+        { source: 'comparator, random', kind: 'reading', u: 3.9, degrees: 5 },
+        { source: 'comparator, systematic', kind: 'tolerance', u: 6.7, degrees: 8 },
+      ],
+    },
+    {
+      name: 'da',
+      value: 0,
+      components: [{ source: 'difference of expansion', kind: 'tolerance', u: 0.58e-6, degrees: 50 }],
+    },
+    { name: 't', value: -0.1, components: [{ source: 'temperature', kind: 'tolerance', u: 0.41 }] },
+    { name: 'aS', value: 11.5e-6, components: [{ source: 'expansion', kind: 'tolerance', u: 1.2e-6 }] },
+    {
+      name: 'dt',
+      value: 0,
+      components: [{ source: 'difference of temperature', kind: 'tolerance', u: 0.029, degrees: 2 }],
+    },
+  ];
+  const known = new Map(inputs.map(({ name }) => [name, { kind: 'input', name } as const]));
+  const term = termOf(parseExpression('lS + d - lS * (da * t + aS * dt)'), (name) => known.get(name));
+  const { value, contributions } = propagate((input) => dualOf(term, input), inputs);
+  const of = (source: string) =>
+    Math.abs(contributions.find((part) => part.source === source)?.contribution ?? NaN);
+
+  it('has the length and the parts of H.1.4 and table H.1', () => {
+    expect(value).toBe(50_000_838);
+    expect(of('difference of expansion')).toBeCloseTo(2.9, 1);
+    expect(of('difference of temperature')).toBeCloseTo(16.6, 0);
+    // To first order neither of these matters: both differences are nothing.
+    expect([of('temperature'), of('expansion')]).toEqual([0, 0]);
+  });
+
+  it('has u = 32 nm, 16 degrees of freedom and U = 93 nm for 99 of 100', () => {
+    const u = quadrature(contributions);
+    expect(u.toFixed(0)).toBe('32');
+    expect(effectiveDegrees(contributions)).toBe(16);
+    expect((coverageFactorFor(0.99, 16) * 32).toFixed(0)).toBe('93');
   });
 });
 

@@ -1,12 +1,14 @@
-import { Decimal, type Quantity } from '../../figures';
+import { Decimal, namesIn, type Quantity } from '../../figures';
 import { fitLine, givenBy } from '../../statistics';
 import { inBase, quadrature, worstCase } from '../../uncertainty';
 import { parseProduct } from '../../units';
 import { Inputs } from '../inputs';
 import { Unfinished, type ModelInputs } from '../modelInputs';
-import { columnOf, unitOf, type LinePlan } from '../investigation';
+import { variesByPlan } from '../byPlan';
+import { parsedFormula } from '../formula';
+import { columnOf, unitOf, type Column, type LinePlan, type Table } from '../investigation';
 import { scatterOfTrials, stated, type LineResult } from '../result';
-import { valueIn } from '../trials';
+import { valueIn, type Trial } from '../trials';
 
 /**
  * A straight line as a function of all its readings. Its scatter, carried by the fitted column, holds how that was read; a
@@ -56,6 +58,7 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
     degrees: line.degrees,
   } as const;
   const rival = byScatter ? [...parts.readings, ...parts.others] : [repeat, ...parts.habits, ...parts.others];
+  const carrier = carrierOf(y.column, y.table);
   const lastPlaces = both.map((point) => point.y.lastPlace ?? 0);
   const value: Quantity = {
     value: new Decimal(given.value * factor),
@@ -69,6 +72,7 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
     line,
     points,
     n: points.length,
+    carried: byScatter && carrier ? carriedBy(carrier, trials, parts.by, scatter) : null,
     ...stated(plan, modelInputs, {
       value,
       contributions,
@@ -78,6 +82,31 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
       rival,
     }),
   };
+}
+
+/** The reading that a fitted column scatters with: itself, or what differs by plan in its formula. */
+const carrierOf = (column: Column, table: Table): Column | undefined =>
+  column.kind === 'derived'
+    ? table.columns.find(
+        (own) =>
+          variesByPlan(own) &&
+          own.kind === 'measured' &&
+          namesIn(parsedFormula(column.formula)).includes(own.key),
+      )
+    : column;
+
+/** @param scatter what all of them do together to the result. */
+function carriedBy(
+  { key }: Column,
+  trials: readonly Trial[],
+  by: ReadonlyMap<string, number>,
+  scatter: number,
+): LineResult['carried'] {
+  const own = new Map(
+    trials.map(({ trial }) => [`${key} of trial ${trial}`, by.get(`${key} of trial ${trial}`) ?? 0]),
+  );
+  const together = Math.hypot(...own.values());
+  return together === 0 ? null : { by: own, sd: scatter / together };
 }
 
 /** A slope has the place of the first digit of its own uncertainty. */
