@@ -1,6 +1,6 @@
 import {
   checkInvestigation,
-  formatVersion,
+  readableFormats,
   instrumentKinds,
   mostTrials,
   replicateWays,
@@ -53,12 +53,9 @@ const byKind = (shapes: Readonly<Record<string, ReturnType<typeof only>>>) =>
       })
     );
   });
-const list = (of: ISchema<unknown>, most: number) =>
-  array(of)
-    .strict()
-    .typeError('A list is expected here.')
-    .max(most, `There are at most ${most} here.`)
-    .required('This is missing.');
+const maybeList = (of: ISchema<unknown>, most: number) =>
+  array(of).strict().typeError('A list is expected here.').max(most, `There are at most ${most} here.`);
+const list = (of: ISchema<unknown>, most: number) => maybeList(of, most).required('This is missing.');
 const decimal = () =>
   text(40).matches(/^[+\-−]?\d+([.,]\d+)?$/, {
     message: 'A decimal number is expected here.',
@@ -77,6 +74,20 @@ const column = byKind({
   }),
   clock: only(head),
   count: only({ ...head, unit: text(24).defined('This is missing.'), differs: flag().optional() }),
+  given: only({
+    ...head,
+    unit: text(24).defined('This is missing.'),
+    values: list(
+      only({
+        value: needed(40),
+        plusMinus: decimal().optional(),
+        source: text(200).defined('This is missing.'),
+      }),
+      mostTrials,
+    ),
+  }),
+  choice: only({ ...head, options: list(needed(40), 20) }),
+  text: only(head),
   derived: only({
     ...head,
     unit: text(24).defined('This is missing.'),
@@ -85,16 +96,13 @@ const column = byKind({
     rises: flag().optional(),
   }),
 });
-const accepted = object({
+const acceptedShape = {
   value: needed(60),
   tolerance: decimal().optional(),
   unit: text(24).defined('This is missing.'),
   source: text(200).defined('This is missing.'),
-})
-  .noUnknown()
-  .strict()
-  .nullable()
-  .default(null);
+};
+const accepted = object(acceptedShape).noUnknown().strict().nullable().default(null);
 const resultHead = {
   key: needed(40),
   name: needed(80),
@@ -103,6 +111,7 @@ const resultHead = {
   unit: text(24).defined('This is missing.'),
   accepted,
   quantity: maybe(40),
+  perRow: maybe(40),
 };
 const result = byKind({
   mean: only({ ...resultHead, column: needed(40) }),
@@ -121,8 +130,8 @@ const result = byKind({
 export const investigationFile = only({
   format: mixed()
     .oneOf(
-      [formatVersion],
-      `This file is of another version than ${formatVersion}, the one that is known here.`,
+      [...readableFormats],
+      `This file is of another version than ${readableFormats.join(' and ')}, the ones that are known here.`,
     )
     .required('The version of the format is missing.'),
   title: needed(120),
@@ -155,6 +164,14 @@ export const investigationFile = only({
       key: needed(40),
       title: needed(80),
       trials: count(1, mostTrials).required('This is missing.'),
+      rows: maybeList(
+        only({
+          key: needed(40),
+          name: needed(80),
+          accepted: only(acceptedShape).optional().default(undefined),
+        }),
+        40,
+      ).optional(),
       replicates: string()
         .oneOf(replicateWays, `This is ${replicateWays.join(', ')}.`)
         .optional(),
@@ -207,7 +224,7 @@ export const investigationFile = only({
     .strict()
     .nullable()
     .default(null),
-}).typeError('An investigation is expected: { "format": 1, … }.');
+}).typeError('An investigation is expected: { "format": 2, … }.');
 
 export type ReadInvestigation =
   | { readonly ok: true; readonly investigation: Investigation }

@@ -1,19 +1,31 @@
 import {
+  balanceCheck,
   boltPin,
+  corkWithSinker,
   deckSleeve,
   evaporatingPan,
+  firstDay,
+  glasswareThreeWays,
   jarInside,
   lampOil,
+  markToMark,
   oneDrop,
   panBrine,
+  portionsThreeVessels,
   rivetCrate,
   shackleRing,
+  sheathing,
+  slatePieces,
+  sleeveInParts,
+  tallyBoard,
   tallyToken,
+  thermometerCheck,
+  twoMaterialsTwoLiquids,
 } from '../src/record/readyMade';
 import { derived, measured, plain } from '../src/record/readyMade/plain';
 import type { Investigation, LinePlan, MeanPlan, Table, ValuePlan } from '../src/record/investigation';
 import type { Piece, Rows, ToleranceOn } from '../src/world';
-import { mean, moved, straight, type HandWorked } from './byRule';
+import { mean, moved, straight, type HandWorked, type Rule } from './byRule';
 
 /** A result of an investigation, with what is true and how it is worked by hand. */
 export interface Case extends HandWorked {
@@ -74,11 +86,13 @@ const along = (tag: string, ...columns: string[]): ToleranceOn[] =>
   columns.map((column) => ({ piece: tag, column, acts: 'along' }));
 
 /** The mean of what each row gives. */
-const byRows = (of: (rows: Rows) => number[]): Pick<Case, 'each' | 'result' | 'running' | 'way'> => ({
+const byRows = (
+  of: (rows: Rows, rule: Rule) => number[],
+): Pick<Case, 'each' | 'result' | 'running' | 'way'> => ({
   way: 'rows',
   running: false,
   each: of,
-  result: (rows) => mean(of(rows)),
+  result: (rows, rule) => mean(of(rows, rule)),
 });
 
 /** What a line through points gives. */
@@ -202,8 +216,8 @@ const [E03, C07] = [
 ] as const;
 const portions = (rows: Rows) => each(rows, 'M', (mass, row) => mass - get(rows, 'M', row - 1)).slice(1);
 
-/** Every result that comes with the app. */
-export const readyMadeCases: readonly Case[] = [
+/** Results of one object measured again and again. */
+const firstCases: readonly Case[] = [
   {
     name: 'Bolt pin, density',
     investigation: boltPin,
@@ -467,6 +481,233 @@ export const readyMadeCases: readonly Case[] = [
   },
 ];
 
+/** Three jars of each of three vessels: 20.02 mL, 19.7 mL and 20.9 mL, at 20 °C. */
+const jars = { burette: 20.02, cylinder: 19.7, beaker: 20.9 };
+const perJar = [jars.burette, jars.cylinder, jars.beaker].flatMap((volume) => same(volume, 3));
+/** Grams that a balance shows for a millilitre at a temperature; with buoyancy, and glass of 20 °C (ISO 4787). */
+const waterAt = (t: number, { buoyancy }: Rule): number => {
+  const density =
+    (0.99997495 * (522528.9 * (t + 69.34881) - (t - 3.983035) ** 2 * (t + 301.797))) /
+    (522528.9 * (t + 69.34881));
+  return buoyancy ? (density - 0.0012) / (1 - 0.0012 / 8) / (1 - 1e-5 * (t - 20)) : density;
+};
+/** At 20 °C, as the balance shows it. */
+const shownPerMl = (0.9982067 - 0.0012) / (1 - 0.0012 / 8);
+const thermometer = piece('marks', 0.1, 0.25, 0.5);
+const caliper50 = piece('lines', 0.02, 0.02, 0.05);
+const jarCase = (row: keyof typeof jars, from: number, scatter: number): Case => ({
+  name: `Glassware three ways, ${row}`,
+  investigation: glasswareThreeWays,
+  plan: `V.${row}`,
+  value: jars[row],
+  pieces: { 'E-03': hundredths, 'T-02': thermometer },
+  readOn: { t: 'T-02', dry: 'E-03', full: 'E-03' },
+  tolerances: [...whole('E-03', 'full'), ...whole('T-02', 't')],
+  truth: () => ({
+    t: same(20, 2),
+    dry: same(14.33, 9),
+    full: perJar.map((volume) => 14.33 + volume * shownPerMl),
+  }),
+  scatters: { full: same(1, 9) },
+  classroomScatter: scatter,
+  meansOf: ['t'],
+  ...byRows((rows, rule) =>
+    each(
+      rows,
+      'full',
+      (full, at_) => (full - get(rows, 'dry', at_)) / waterAt(mean(at(rows, 't')), rule),
+    ).slice(from, from + 3),
+  ),
+});
+const liquids = [0.9982, 1.197, 0.9982, 1.197];
+const hangingRows = ['pinWater', 'pinBrine', 'slateWater', 'slateBrine'];
+const hangingRho = [8.8, 8.8, 2.8, 2.8];
+const hanging = (nth: number): Case => {
+  const of = (row: number) => Math.floor(row / 3);
+  const m = Array.from({ length: 12 }, (_, row) => (of(row) < 2 ? 88 : 42));
+  const bound = [0.0005, 0.003, 0.0005, 0.003];
+  return {
+    name: `Hanging in a liquid, ${hangingRows[nth] ?? ''}`,
+    investigation: twoMaterialsTwoLiquids,
+    plan: `rho.${hangingRows[nth] ?? ''}`,
+    value: hangingRho[nth] ?? NaN,
+    pieces: { 'E-03': hundredths },
+    readOn: { m: 'E-03', hung: 'E-03' },
+    tolerances: whole('E-03', 'hung'),
+    // The mass stands by itself too, where its tolerance acts by itself.
+    given: [
+      { column: 'liquid', rows: [3 * nth, 3 * nth + 1, 3 * nth + 2], bound: bound[nth] ?? NaN },
+      { column: 'alone', rows: [3 * nth, 3 * nth + 1, 3 * nth + 2], bound: 0.01 },
+    ],
+    truth: (random) => {
+      const off = bound.map((own) => random.between(-own, own));
+      return {
+        m,
+        hung: m.map(
+          (mass, row) =>
+            mass * (1 - ((liquids[of(row)] ?? NaN) + (off[of(row)] ?? 0)) / (hangingRho[of(row)] ?? NaN)),
+        ),
+        liquid: m.map((_, row) => liquids[of(row)] ?? NaN),
+        alone: same(0, 12),
+      };
+    },
+    scatters: { hung: same(1, 12) },
+    classroomScatter: 0.02,
+    ...byRows((rows) =>
+      each(
+        rows,
+        'm',
+        (mass, row) =>
+          (get(rows, 'liquid', row) * (mass + get(rows, 'alone', row))) / (mass - get(rows, 'hung', row)),
+      ).slice(3 * nth, 3 * nth + 3),
+    ),
+  };
+};
+
+/** Portions of three vessels into a flask: five weighings of each. */
+const tens = { beaker: 10.6, cylinder: 9.93, pipette: 10.01 };
+const portionCase = (row: keyof typeof tens, nth: number, scatter: number): Case => ({
+  name: `Portions into one flask, ${row}`,
+  investigation: portionsThreeVessels,
+  plan: `V.${row}`,
+  value: tens[row],
+  pieces: { 'E-03': hundredths, 'T-02': thermometer },
+  readOn: { t: 'T-02', M: 'E-03' },
+  tolerances: [...along('E-03', 'M'), ...whole('T-02', 't')],
+  truth: () => ({
+    t: same(20, 2),
+    M: Object.values(tens).flatMap((volume) => rising(85.2, volume * shownPerMl, 5)),
+  }),
+  scatters: { M: Array.from({ length: 15 }, (_, at_) => (Math.floor(at_ / 5) === nth ? 1 : 0)) },
+  classroomScatter: scatter,
+  meansOf: ['t'],
+  ...byRows((rows, rule) =>
+    each(
+      rows,
+      'M',
+      (mass, at_) => (mass - get(rows, 'M', at_ - 1)) / waterAt(mean(at(rows, 't')), rule),
+    ).slice(5 * nth + 1, 5 * nth + 5),
+  ),
+  way: 'receiver',
+  running: true,
+  why: neighbours,
+});
+
+/** A thermometer that shows 0.3 °C too much in ice and half a percent too little for each degree. */
+const shownBy = (temperature: number): number => 0.3 + 0.995 * temperature;
+const fixedPoints: Pick<Case, 'investigation' | 'pieces' | 'readOn' | 'truth' | 'given'> = {
+  investigation: thermometerCheck,
+  pieces: { 'T-01': piece('marks', 0.1, 0.5, 1), 'T-02': thermometer },
+  readOn: { shown: 'T-01' },
+  given: [
+    { column: 'true', rows: [0, 1], bound: 0.05 },
+    { column: 'true', rows: [2, 3], bound: 0.1 },
+  ],
+  truth: (random) => {
+    const [ice, boiling] = [random.between(-0.05, 0.05), 99.6 + random.between(-0.1, 0.1)];
+    return { true: [0, 0, 99.6, 99.6], shown: [ice, ice, boiling, boiling].map(shownBy) };
+  },
+};
+const offAt = (row: string, from: number, value: number): Case => ({
+  ...fixedPoints,
+  name: `Thermometer, ${row}`,
+  plan: `off.${row}`,
+  value,
+  given: (fixedPoints.given ?? []).slice(from / 2, from / 2 + 1),
+  tolerances: whole('T-01', 'shown'),
+  // A fresh bath each time is not quite as warm.
+  scatters: { shown: same(1, 4) },
+  classroomScatter: 0.2,
+  ...byRows((rows) =>
+    each(rows, 'shown', (shown, at_) => shown - get(rows, 'true', at_)).slice(from, from + 2),
+  ),
+  // What is off is held against the true temperature: the truth moves with it.
+  why: readersDoBetter,
+});
+
+const references = [5, 5, 10, 10, 20, 20, 50, 50, 100, 100];
+const balance: Pick<Case, 'investigation' | 'pieces' | 'readOn' | 'truth'> = {
+  investigation: balanceCheck,
+  pieces: { 'E-01': tenths },
+  readOn: { shown: 'E-01' },
+  truth: (random) => {
+    const off = [0, 1, 2, 3, 4].map(() => random.between(-0.005, 0.005));
+    return {
+      mass: references,
+      shown: references.map((mass, at_) => 0.23 + 1.002 * (mass + (off[Math.floor(at_ / 2)] ?? 0))),
+    };
+  },
+};
+const referenceAt = (nth: number) => ({ column: 'mass', rows: [2 * nth, 2 * nth + 1], bound: 0.005 });
+const offOf = (nth: number): Case => {
+  const mass = references[2 * nth] ?? NaN;
+  return {
+    ...balance,
+    name: `Balance, off at ${mass} g`,
+    plan: `off.m${mass}`,
+    value: 0.23 + 0.002 * mass,
+    given: [referenceAt(nth)],
+    tolerances: whole('E-01', 'shown'),
+    scatters: { shown: same(1, 10) },
+    classroomScatter: 0.03,
+    ...byRows((rows) =>
+      each(rows, 'shown', (shown, at_) => shown - get(rows, 'mass', at_)).slice(2 * nth, 2 * nth + 2),
+    ),
+  };
+};
+
+const slates = [24, 40, 52, 70, 88].map((mass) => ({ mass, V: mass / 2.8 }));
+const slate5: Pick<Case, 'investigation' | 'pieces' | 'readOn' | 'truth' | 'value'> = {
+  investigation: slatePieces,
+  value: 2.8,
+  pieces: { 'E-03': hundredths, 'C-07': cylinder100 },
+  readOn: { m: 'E-03', before: 'C-07', after: 'C-07' },
+  truth: () => ({
+    m: slates.map(({ mass }) => mass),
+    before: same(40.3, 5),
+    after: slates.map(({ V }) => 40.3 + V),
+  }),
+};
+
+const board = { dm: 104.2, half: 104.2, mm: 104.2, caliper: 104.2, thick: 6.43, fine: 6.43 };
+const boardPieces = {
+  'S-03': piece('marks', 10, 50, 0.5),
+  'S-02': piece('marks', 1, 2.5, 0.5),
+  'R-01': ruler,
+  'V-01': caliper,
+  'M-01': piece('lines', 0.01, 0.01, 0.004),
+};
+const boardOn = { dm: 'S-03', half: 'S-02', mm: 'R-01', caliper: 'V-01', thick: 'V-01', fine: 'M-01' };
+const look = (column: keyof typeof board, scatter: number): Case => ({
+  name: `Tally board, ${column}`,
+  investigation: tallyBoard,
+  plan: column,
+  value: board[column],
+  pieces: boardPieces,
+  readOn: { [column]: boardOn[column] },
+  tolerances: whole(boardOn[column], column),
+  truth: () => ({ [column]: same(board[column], 5) }),
+  scatters: { [column]: same(1, 5) },
+  classroomScatter: scatter,
+  ...byRows((rows) => [...at(rows, column)]),
+  why: readersDoBetter,
+});
+
+const kelvin = (row: string, nth: number, value: number): Case => ({
+  name: `First day, ${row}`,
+  investigation: firstDay,
+  plan: `T.${row}`,
+  value,
+  pieces: { 'T-01': piece('marks', 0.1, 0.5, 1) },
+  readOn: { t: 'T-01' },
+  tolerances: whole('T-01', 't'),
+  truth: () => ({ t: [21.2, 0.1, 99.4] }),
+  scatters: {},
+  classroomScatter: 0,
+  ...byRows((rows) => [get(rows, 't', nth) + 273.15]),
+  why: readersDoBetter,
+});
+
 const uncertainX = {
   V: [21.3, 36.2, 48.9, 61.7, 77.4, 92.8],
   M: [21.3, 36.2, 48.9, 61.7, 77.4, 92.8].map((V) => 30.5 + 1.1 * V),
@@ -598,3 +839,235 @@ export const ownCases: readonly Case[] = [
     why: readersDoBetter,
   },
 ];
+
+/** Results of rows with names, and of what is given. */
+const namedCases: readonly Case[] = [
+  jarCase('burette', 0, 0.03),
+  jarCase('cylinder', 3, 0.2),
+  jarCase('beaker', 6, 0.6),
+  portionCase('beaker', 0, 0.5),
+  portionCase('cylinder', 1, 0.08),
+  portionCase('pipette', 2, 0.03),
+  {
+    name: 'Ten millilitres from mark to mark',
+    investigation: markToMark,
+    plan: 'ten',
+    value: 9.9,
+    pieces: { 'E-03': hundredths },
+    readOn: { M: 'E-03' },
+    tolerances: along('E-03', 'M'),
+    truth: () => ({ M: rising(80, 9.9 * 0.9982, 5) }),
+    scatters: { M: same(1, 5) },
+    classroomScatter: 0.1,
+    ...byRows((rows) => each(rows, 'M', (mass, at_) => (mass - get(rows, 'M', at_ - 1)) / 0.9982).slice(1)),
+    way: 'marks',
+  },
+  {
+    name: 'Lost from vessel to vessel',
+    investigation: markToMark,
+    plan: 'lost',
+    value: 0.6,
+    pieces: { 'C-08': cylinder100, 'K-02': piece('marks', 1, 5, 5) },
+    readOn: { first: 'C-08', beaker: 'K-02', back: 'C-08' },
+    tolerances: whole('C-08', 'back'),
+    truth: () => ({ first: same(40.3, 3), beaker: same(40, 3), back: same(39.7, 3) }),
+    scatters: { back: same(1, 3) },
+    classroomScatter: 0.2,
+    ...byRows((rows) => each(rows, 'first', (first, at_) => first - get(rows, 'back', at_))),
+    why: readersDoBetter,
+  },
+  offAt('ice', 0, 0.3),
+  offAt('boiling', 2, shownBy(99.6) - 99.6),
+  {
+    ...fixedPoints,
+    name: 'Thermometer, one degree',
+    plan: 'degree',
+    value: 1 / 0.995,
+    tolerances: along('T-01', 'shown'),
+    ...byLine(
+      (rows) => ({ x: at(rows, 'shown'), y: at(rows, 'true') }),
+      (b) => b,
+    ),
+    why: readersDoBetter,
+  },
+  {
+    ...fixedPoints,
+    name: 'Thermometers side by side',
+    plan: 'apart',
+    value: 0.4,
+    given: [],
+    readOn: { here: 'T-01', other: 'T-02' },
+    tolerances: [...whole('T-01', 'here'), ...whole('T-02', 'other')],
+    truth: () => ({ here: same(21.6, 2), other: same(21.2, 2) }),
+    scatters: { here: same(1, 2) },
+    classroomScatter: 0.1,
+    ...byRows((rows) => each(rows, 'here', (here, at_) => here - get(rows, 'other', at_))),
+    why: readersDoBetter,
+  },
+  {
+    ...balance,
+    name: 'Balance, shown for each gram',
+    plan: 'scale',
+    value: 1.002,
+    given: [0, 1, 2, 3, 4].map(referenceAt),
+    tolerances: along('E-01', 'shown'),
+    ...byLine(
+      (rows) => ({ x: at(rows, 'mass'), y: at(rows, 'shown') }),
+      (b) => b,
+    ),
+  },
+  ...[0, 1, 2, 3, 4].map(offOf),
+  ...[0, 1, 2, 3].map(hanging),
+  {
+    name: 'Cork with a sinker',
+    investigation: corkWithSinker,
+    plan: 'rho',
+    value: 0.19,
+    pieces: { 'E-03': hundredths },
+    readOn: { m: 'E-03', s: 'E-03', sHung: 'E-03', bothHung: 'E-03' },
+    tolerances: whole('E-03', 'm', 'sHung', 'bothHung'),
+    given: [{ column: 'liquid', rows: [0, 1, 2], bound: 0.0005 }],
+    truth: (random) => {
+      const liquid = 0.9982 + random.between(-0.0005, 0.0005);
+      const sHung = 110 * (1 - liquid / 7.85);
+      return {
+        m: same(7.6, 3),
+        s: same(110, 3),
+        sHung: same(sHung, 3),
+        bothHung: same(sHung + 7.6 - 40 * liquid, 3),
+        liquid: same(0.9982, 3),
+      };
+    },
+    scatters: { bothHung: same(1, 3) },
+    classroomScatter: 0.1,
+    ...byRows((rows) =>
+      each(
+        rows,
+        'm',
+        (m, row) =>
+          (m * get(rows, 'liquid', row)) / (m + get(rows, 'sHung', row) - get(rows, 'bothHung', row)),
+      ),
+    ),
+  },
+  {
+    name: 'Sheathing, thickness',
+    investigation: sheathing,
+    plan: 'h',
+    value: 0.54,
+    pieces: { 'E-03': hundredths, 'R-01': ruler },
+    readOn: { m: 'E-03', L: 'R-01', W: 'R-01' },
+    tolerances: [...whole('E-03', 'm'), ...whole('R-01', 'L', 'W')],
+    given: [{ column: 'rho', rows: [0, 1, 2, 3, 4, 5], bound: 0.02 }],
+    truth: (random) => {
+      const L = [120, 120, 90, 90, 70, 70];
+      const rho = 8.96 + random.between(-0.02, 0.02);
+      return { L, W: same(41, 6), m: L.map((own) => (rho * own * 41 * 0.54) / 1000), rho: same(8.96, 6) };
+    },
+    scatters: { m: [120, 120, 90, 90, 70, 70].map((own) => (8.96 * own * 41) / 1000) },
+    classroomScatter: 0.004,
+    ...byRows((rows) =>
+      each(
+        rows,
+        'm',
+        (m, row) => (1000 * m) / (get(rows, 'rho', row) * get(rows, 'L', row) * get(rows, 'W', row)),
+      ),
+    ),
+    why: readersDoBetter,
+  },
+  {
+    ...slate5,
+    name: 'Slate in pieces, slope',
+    plan: 'slope',
+    tolerances: along('C-07', 'after'),
+    ...byLine(
+      (rows) => ({
+        x: each(rows, 'after', (after, row) => after - get(rows, 'before', row)),
+        y: at(rows, 'm'),
+      }),
+      (b) => b,
+      { throughOrigin: true },
+    ),
+    asks: 'height',
+    why: worstOfTolerance,
+  },
+  {
+    ...slate5,
+    name: 'Slate, piece by piece',
+    plan: 'rho',
+    tolerances: [...whole('E-03', 'm'), ...whole('C-07', 'after')],
+    scatters: { after: slates.map(({ V }) => V) },
+    classroomScatter: 0.01,
+    ...byRows((rows) =>
+      each(rows, 'm', (m, row) => m / (get(rows, 'after', row) - get(rows, 'before', row))),
+    ),
+    why: readersDoBetter,
+  },
+  look('dm', 3),
+  look('half', 0.5),
+  look('mm', 0.2),
+  look('caliper', 0.05),
+  look('thick', 0.03),
+  look('fine', 0.01),
+  {
+    name: 'Pulley bush, density',
+    investigation: sleeveInParts,
+    plan: 'rho',
+    value: 8.8,
+    pieces: { 'E-01': tenths, 'V-02': caliper50 },
+    readOn: { mass: 'E-01', D: 'V-02', d: 'V-02', h: 'V-02' },
+    tolerances: [...whole('E-01', 'mass'), ...whole('V-02', 'D', 'd', 'h')],
+    truth: () => ({
+      mass: same((8.8 * Math.PI * (44 ** 2 - 26 ** 2) * 38) / 4000, 4),
+      D: same(44, 4),
+      d: same(26, 4),
+      h: same(38, 4),
+    }),
+    scatters: { d: same(1, 4) },
+    classroomScatter: 0.05,
+    ...byRows((rows) =>
+      each(
+        rows,
+        'mass',
+        (mass, row) =>
+          (4000 * mass) /
+          (Math.PI * (get(rows, 'D', row) ** 2 - get(rows, 'd', row) ** 2) * get(rows, 'h', row)),
+      ),
+    ),
+  },
+  {
+    name: 'First day, area of the chart',
+    investigation: firstDay,
+    plan: 'area',
+    value: 21.4 * 14.7,
+    pieces: { 'R-01': ruler },
+    readOn: { L: 'R-01', W: 'R-01' },
+    tolerances: whole('R-01', 'L', 'W'),
+    truth: () => ({ L: same(214, 2), W: same(147, 2) }),
+    scatters: { L: same(1, 2) },
+    classroomScatter: 0.4,
+    ...byRows((rows) => each(rows, 'L', (L, row) => (L * get(rows, 'W', row)) / 100)),
+    why: readersDoBetter,
+  },
+  kelvin('air', 0, 294.35),
+  kelvin('ice', 1, 273.25),
+  kelvin('boiling', 2, 372.55),
+  {
+    name: 'First day, one drop',
+    investigation: firstDay,
+    plan: 'drop',
+    value: 0.05,
+    pieces: { 'C-01': cylinder10 },
+    readOn: { from: 'C-01', to: 'C-01' },
+    tolerances: whole('C-01', 'to'),
+    truth: () => ({ from: same(3.03, 2), to: same(5.03, 2), n: same(40, 2) }),
+    scatters: { to: same(1, 2) },
+    classroomScatter: 0.05,
+    ...byRows((rows) =>
+      each(rows, 'from', (from, row) => (get(rows, 'to', row) - from) / get(rows, 'n', row)),
+    ),
+    why: readersDoBetter,
+  },
+];
+
+/** Every result that comes with the app. */
+export const readyMadeCases: readonly Case[] = [...firstCases, ...namedCases];

@@ -7,13 +7,39 @@ export interface Rule {
   readonly standard: boolean;
   readonly combining: 'quadrature' | 'worst-case' | 'corners';
   readonly repeats: 'deviation' | 'half-range';
+  /** Whether water is reckoned with buoyancy and glass. */
+  readonly buoyancy: boolean;
 }
 
 export const rules: Readonly<Record<string, Rule>> = {
-  'Chemistry bench': { ofDivision: 0.5, standard: false, combining: 'quadrature', repeats: 'deviation' },
-  'Half-division': { ofDivision: 0.5, standard: false, combining: 'corners', repeats: 'half-range' },
-  'Physics bench': { ofDivision: 0.1, standard: false, combining: 'worst-case', repeats: 'deviation' },
-  Metrology: { ofDivision: 0.5, standard: true, combining: 'quadrature', repeats: 'deviation' },
+  'Chemistry bench': {
+    ofDivision: 0.5,
+    standard: false,
+    combining: 'quadrature',
+    repeats: 'deviation',
+    buoyancy: false,
+  },
+  'Half-division': {
+    ofDivision: 0.5,
+    standard: false,
+    combining: 'corners',
+    repeats: 'half-range',
+    buoyancy: false,
+  },
+  'Physics bench': {
+    ofDivision: 0.1,
+    standard: false,
+    combining: 'worst-case',
+    repeats: 'deviation',
+    buoyancy: false,
+  },
+  Metrology: {
+    ofDivision: 0.5,
+    standard: true,
+    combining: 'quadrature',
+    repeats: 'deviation',
+    buoyancy: true,
+  },
 };
 
 /** A bench whose result is worked by hand. */
@@ -21,13 +47,19 @@ export type HandWorked = Bench & {
   /** How its replicates share, or that a line goes through them. */
   readonly way: 'rows' | 'receiver' | 'marks' | 'line' | 'means';
   /** The result of readings. */
-  result(rows: Rows): number;
+  result(rows: Rows, rule: Rule): number;
   /** What each row gives, where the result is their mean; where it is one of means, how it moves with each row. */
-  each?(rows: Rows): number[];
+  each?(rows: Rows, rule: Rule): number[];
   /** For a line: its points, and the result of points. */
   points?(rows: Rows): Points;
   gives?(points: Points): number;
   readonly throughOrigin?: boolean;
+  /** What is given, not read, and how far that may be off: in some rows of a column at once. */
+  readonly given?: readonly {
+    readonly column: string;
+    readonly rows: readonly number[];
+    readonly bound: number;
+  }[];
   /** Columns of other tables whose mean enters and scatters. */
   readonly meansOf?: readonly string[];
 };
@@ -42,7 +74,7 @@ type Cause = (share: number) => Rows;
 
 /** The combined ± of a result by a rule. */
 export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
-  const n = bench.each?.(rows).length ?? 0;
+  const n = bench.each?.(rows, rule).length ?? 0;
   const size = (bound: number) => (rule.standard ? bound / Math.sqrt(3) : bound);
   const half = (tag: string) => {
     const piece = bench.pieces[tag];
@@ -68,6 +100,9 @@ export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
       ...(scale > 0 ? [add(columnsOf(tag), (value) => value * size(scale))] : []),
     ];
   });
+  const given = (bench.given ?? []).map(({ column, rows: of, bound }) =>
+    add([column], (_, row) => (of.includes(row) ? size(bound) : 0)),
+  );
   const habits = Object.entries(bench.readOn).map(([column, tag]) => add([column], () => half(tag)));
   const single = Object.entries(bench.readOn).flatMap(([column, tag]) =>
     (rows[column] ?? []).map((_, at) => add([column], (__, row) => (row === at ? half(tag) : 0))),
@@ -75,7 +110,7 @@ export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
   const tolerances = bench.tolerances.map(({ piece, column, acts }) =>
     add([column], (_, row) => size(bench.pieces[piece]?.tolerance ?? 0) * (acts === 'whole' ? 1 : row / n)),
   );
-  const effect = (cause: Cause) => derivative((share) => bench.result(cause(share)));
+  const effect = (cause: Cause) => derivative((share) => bench.result(cause(share), rule));
   const ofMeans = (bench.meansOf ?? []).map((column) => {
     const values = rows[column] ?? [];
     const u = deviation(values) / Math.sqrt(values.length);
@@ -97,7 +132,7 @@ export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
         : effect(habits[nth] ?? add([column], () => 0)),
     );
     const others = [
-      ...offsets.map(effect),
+      ...[...offsets, ...given].map(effect),
       ...tags.map((tag) => {
         const through = columnsOf(tag).flatMap((column) =>
           (rows[column] ?? []).map(
@@ -123,11 +158,11 @@ export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
     return Math.hypot(scatters ? typeA : 0, typeB);
   }
   const shares = bench.way === 'receiver' || bench.way === 'marks';
-  const causes = [...(shares ? [] : habits), ...offsets, ...tolerances, ...ofMeans];
+  const causes = [...(shares ? [] : habits), ...offsets, ...given, ...tolerances, ...ofMeans];
   const [repeat, joint] = repeated(bench, rows, rule, () => Math.hypot(...single.map(effect)));
   const typeB = combined(
     [...causes, ...joint],
-    (all) => bench.result(together(rows, all)),
+    (all) => bench.result(together(rows, all), rule),
     effect,
     rule.combining,
   );
@@ -141,8 +176,9 @@ function repeated(
   rule: Rule,
   readings: () => number,
 ): [repeat: number, joint: readonly Cause[]] {
-  const values = bench.each?.(rows) ?? [];
+  const values = bench.each?.(rows, rule) ?? [];
   const n = values.length;
+  if (n < 2) return [0, []];
   const ofMean =
     rule.repeats === 'half-range'
       ? (Math.max(...values) - Math.min(...values)) / 2

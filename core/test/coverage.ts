@@ -53,10 +53,10 @@ export function coverage(of: Case, name: WorldName, times: number, seed: number)
 
 /** A scatter for which s/√n is as large as the part of the instruments. */
 function matchedScatter(of: Case): number {
-  if (of.way === 'line') return 0;
+  if (of.way === 'line' || Object.keys(of.scatters).length === 0) return 0;
   const truth = of.truth(seeded(1));
   const part = byRule(of, truth, { ...metrologyRule, combining: 'quadrature' });
-  const n = of.each?.(truth).length ?? 1;
+  const n = of.each?.(truth, metrologyRule).length ?? 1;
   // What the mean does when one row moves by 1, the root of the sum over the rows.
   const rows = Object.values(of.scatters)[0]?.length ?? 0;
   const each = Array.from(
@@ -74,6 +74,7 @@ function matchedScatter(of: Case): number {
               ),
             ]),
           ),
+          metrologyRule,
         ),
       ) / 1e-2,
   );
@@ -85,21 +86,45 @@ const metrologyRule = rules['Metrology'] as (typeof rules)[string];
 
 /** What the product states of these readings. */
 export function stated(of: Case, rows: Rows, conventions: Conventions): Result {
+  const { investigation, key } = alone(of);
+  const written = new Set(
+    investigation.tables.flatMap(({ columns }) =>
+      columns.flatMap((own) => (own.kind === 'given' ? [] : own.key)),
+    ),
+  );
   const entries = Object.entries(rows).flatMap(([column, values]) =>
-    values.flatMap((value, row): Entry[] => [
-      entry(row + 1, column, written(of, column, value), { tag: of.readOn[column] ?? '' }),
-    ]),
+    !written.has(column)
+      ? []
+      : values.flatMap((value, row): Entry[] => [
+          entry(row + 1, column, textOf(of, column, value), { tag: of.readOn[column] ?? '' }),
+        ]),
   );
   const missing = unread(of, rows);
-  const evaluator = new OutcomeEvaluator(of.investigation, conventions);
+  const evaluator = new OutcomeEvaluator(investigation, conventions);
   const state = evaluator
     .outcomeOf(tableOf([...entries, ...missing]))
-    .results.find(({ plan }) => plan.key === of.plan);
+    .results.find(({ plan }) => plan.key === key);
   if (state?.state !== 'reckoned') throw new Error(`${of.name}: ${state?.why}`);
   return state.result;
 }
 
-function written(of: Case, column: string, value: number): string {
+/** The investigation with this one result, so that no other is reckoned beside it. */
+function alone({ investigation, plan }: Case): {
+  readonly investigation: Case['investigation'];
+  readonly key: string;
+} {
+  const [own] = plan.split('.');
+  return {
+    investigation: {
+      ...investigation,
+      results: investigation.results.filter(({ key }) => key === own),
+      predictions: [],
+    },
+    key: plan,
+  };
+}
+
+function textOf(of: Case, column: string, value: number): string {
   const piece = of.pieces[of.readOn[column] ?? ''];
   if (piece?.shows !== 'clock') return piece ? value.toFixed(12) : String(value);
   const seconds = 8 * 3600 + Math.round(value * 60);

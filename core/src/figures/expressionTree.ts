@@ -44,6 +44,8 @@ export const functionNames = [
   'abs',
   'water',
   'waterVolume',
+  'boiling',
+  'pressureAt',
 ] as const;
 
 export type FunctionName = (typeof functionNames)[number];

@@ -12,7 +12,7 @@ import {
 } from '../figures';
 import { parseProduct, writeProduct } from '../units';
 import { beforeSuffix, named, parsedFormula } from './formula';
-import { unitOf, type Column, type Investigation, type Table } from './investigation';
+import { isWords, unitOf, type Column, type Investigation, type Table } from './investigation';
 import type { InvestigationProblem } from './investigationProblem';
 
 /** Tries the formula with ones: what is unknown, comes later or does not fit in unit shows. */
@@ -39,6 +39,8 @@ export function checkFormula(
               : `“${name}” is not the name of a column.`,
           },
         ];
+      if (isWords(found.column))
+        return [{ place, sentence: `“${name}” holds words: a formula cannot reckon with it.` }];
       if (comesLater(investigation, own, found.table, found.column, before))
         return [
           { place, sentence: `“${name}” stands after this column: a formula uses what comes before it.` },

@@ -2,7 +2,8 @@ import { instruments } from '../instruments';
 import { errorCauses } from './causes';
 import { checkFormula } from './checkFormula';
 import { checkResults } from './checkResults';
-import type { Investigation, Table } from './investigation';
+import { parseNumber } from '../figures';
+import type { GivenColumn, Investigation, Table } from './investigation';
 import { checkUnit, repeated, type InvestigationProblem } from './investigationProblem';
 
 const keyShape = /^[A-Za-z][A-Za-z0-9]*$/;
@@ -59,7 +60,7 @@ function checkKit({ kit }: Investigation): InvestigationProblem[] {
 }
 
 function checkTable(investigation: Investigation, table: Table, place: string): InvestigationProblem[] {
-  return table.columns.flatMap((column, at): InvestigationProblem[] => {
+  const columns = table.columns.flatMap((column, at): InvestigationProblem[] => {
     const here = `${place}.columns[${at}]`;
     const problems: InvestigationProblem[] = [];
     if (!keyShape.test(column.key))
@@ -67,11 +68,45 @@ function checkTable(investigation: Investigation, table: Table, place: string): 
         place: `${here}.key`,
         sentence: `“${column.key}” cannot be a name: a letter, then letters and digits.`,
       });
-    if (column.kind !== 'clock') problems.push(...checkUnit(column.unit, `${here}.unit`));
+    if ('unit' in column) problems.push(...checkUnit(column.unit, `${here}.unit`));
+    if (column.kind === 'given') problems.push(...checkGiven(column, table, here));
+    if (column.kind === 'choice' && new Set(column.options).size < Math.max(2, column.options.length))
+      problems.push({ place: `${here}.options`, sentence: 'A choice has at least two words, each once.' });
     if (column.kind === 'measured') problems.push(...checkTag(investigation, column.tag, column.unit, here));
     if (column.kind === 'derived' && problems.length === 0)
       problems.push(...checkFormula(investigation, table, column.formula, column.unit, at, here));
     return problems;
+  });
+  return [...checkRows(table, place), ...columns];
+}
+
+function checkRows({ rows, trials }: Table, place: string): InvestigationProblem[] {
+  if (!rows) return [];
+  if (rows.length === 0 || trials % rows.length !== 0)
+    return [
+      {
+        place: `${place}.trials`,
+        sentence: `${trials} trials cannot be shared out evenly among ${rows.length} rows.`,
+      },
+    ];
+  return repeated(
+    rows.map(({ key }, at) => ({ key, place: `${place}.rows[${at}].key` })),
+    (key) => `Two rows are called “${key}”.`,
+  );
+}
+
+function checkGiven({ values }: GivenColumn, { rows }: Table, here: string): InvestigationProblem[] {
+  const wanted = rows?.length ?? 1;
+  if (values.length !== 1 && values.length !== wanted)
+    return [
+      {
+        place: `${here}.values`,
+        sentence: `One value is given for all rows, or one for each of the ${wanted}; there are ${values.length}.`,
+      },
+    ];
+  return values.flatMap(({ value }, at) => {
+    const parsed = parseNumber(value);
+    return parsed.ok ? [] : [{ place: `${here}.values[${at}].value`, sentence: parsed.problem.message }];
   });
 }
 

@@ -19,6 +19,8 @@ export function checkResults(investigation: Investigation): InvestigationProblem
           sentence: `The accepted value is in ${plan.accepted.unit}, the result in ${plan.unit}.`,
         },
       ];
+    if (plan.perRow !== undefined && !investigation.tables.find(({ key }) => key === plan.perRow)?.rows)
+      return [{ place: `${here}.perRow`, sentence: `No table “${plan.perRow}” has rows with names.` }];
     return checkPlan(investigation, plan, here);
   });
 }

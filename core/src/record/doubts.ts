@@ -3,7 +3,7 @@ import type { Outcome } from './outcome';
 import type { Result } from './result';
 import { writtenMean } from './trials';
 import type { Conventions } from '../conventions';
-import type { Column } from './investigation';
+import { unitOf, type Column } from './investigation';
 
 /** What no solid or liquid reaches, in g/cm³: aerogel is lighter than the least, osmium (22.6) the densest of all. */
 const densitiesFrom = 0.01;
@@ -69,8 +69,7 @@ export function writtenFoot(column: Column, { results, means }: Outcome, convent
       state.state === 'reckoned' &&
       state.result.kind === 'mean' &&
       state.result.plan.column === column.key &&
-      column.kind !== 'clock' &&
-      state.result.plan.unit === column.unit &&
+      state.result.plan.unit === unitOf(column) &&
       state.result.plusMinus
     )
       return state.result.plusMinus.value;

@@ -2,6 +2,7 @@ import { csvFormatRows, csvParseRows, tsvParseRows } from 'd3-dsv';
 import type { Conventions } from '../conventions';
 import { adviseOn } from './columnKinds';
 import { unitOf, type Column, type Investigation, type Table } from './investigation';
+import { givenIn, rowOf } from './namedRows';
 import type { Outcome } from './outcome';
 import { forSpreadsheet, fromSpreadsheet } from './spreadsheet';
 import { cellKey, subjectKey } from './subject';
@@ -16,14 +17,31 @@ export function csvOf(table: Table, cells: ReadonlyMap<string, Cell>, outcome: O
   const text = (trial: number, column: Column): string => {
     const written = cells.get(cellKey(trial, column.key))?.current.text;
     if (written !== undefined) return written;
+    if (column.kind === 'given') return givenIn(column, table, trial)?.value ?? '';
     const derived = trials.find((own) => own.trial === trial)?.derived[column.key];
     return derived?.state === 'reckoned' ? derived.text : '';
   };
+  const named = (cell: string): string[] => (table.rows ? [cell] : []);
   const rows = [
-    ['Trial', ...table.columns.map(({ heading }) => heading), 'Standing', 'Reason', 'Remark'],
-    ['', ...table.columns.map((column) => (column.kind === 'clock' ? '' : unitOf(column))), '', '', ''],
+    [
+      'Trial',
+      ...named('Row'),
+      ...table.columns.map(({ heading }) => heading),
+      'Standing',
+      'Reason',
+      'Remark',
+    ],
+    [
+      '',
+      ...named(''),
+      ...table.columns.map((column) => (column.kind === 'clock' ? '' : unitOf(column))),
+      '',
+      '',
+      '',
+    ],
     ...trials.map(({ trial, standing, reason }) => [
       String(trial),
+      ...named(rowOf(table, trial)?.name ?? ''),
       ...table.columns.map((column) => text(trial, column)),
       standing,
       reason ?? '',
@@ -90,7 +108,7 @@ export interface PastedCell {
 
 /** Columns that are written in, in order. */
 export const writtenColumns = ({ columns }: Table): readonly Column[] =>
-  columns.filter((column) => column.kind !== 'derived' || column.by === 'student');
+  columns.filter((column) => (column.kind === 'derived' ? column.by === 'student' : column.kind !== 'given'));
 
 /**
  * A block from a spreadsheet, laid over a table from a cell on. A cell that is written already is never overwritten.

@@ -1,5 +1,6 @@
 export * from './byPlan';
 export * from './investigation';
+export * from './namedRows';
 export * from './subject';
 export * from './table';
 export * from './formula';

@@ -3,9 +3,10 @@ import { dualOf, termOf, variable, type Component, type Input, type ModelEquatio
 import { variesByPlan } from './byPlan';
 import { clockHalfWidth, halfWidthOf } from './columnKinds';
 import { beforeSuffix, named, parsedFormula, type Named } from './formula';
-import { kitOf, unitOf, type Column, type Table } from './investigation';
+import { kitOf, unitOf, type Column, type GivenColumn, type Table } from './investigation';
 import { jointScatter, type Repeated } from './jointScatter';
 import { partsOf, type LineParts, type PointColumn } from './lineParts';
+import { givenIn } from './namedRows';
 import { Marks, scatterPrefix } from './marks';
 import { asStandard, perUnit, Unfinished, type ModelInputs, type ResultModel } from './modelInputs';
 import { valueIn, type Trial } from './trials';
@@ -75,6 +76,7 @@ export class Inputs {
       try {
         return [
           this.#term(formula, own, (found) => {
+            if (found.column.kind === 'given') return this.#given(found.column, found, trial.trial);
             if (found.of === 'mean') return this.#mean(found);
             const of = pick(found);
             const value = valueIn(of, found.column);
@@ -107,7 +109,9 @@ export class Inputs {
         const term =
           column.kind === 'derived'
             ? this.#inRow(column.formula, table, trial)
-            : this.#reading(`${column.key} of trial ${trial.trial}`, column, value, column.key);
+            : column.kind === 'given'
+              ? this.#given(column, { column, table, of: 'trial' }, trial.trial)
+              : this.#reading(`${column.key} of trial ${trial.trial}`, column, value, column.key);
         for (const [name, derivative] of this.#derivatives(term)) add(name, through * derivative);
       }
     this.#scatterJointly(by);
@@ -118,6 +122,7 @@ export class Inputs {
   /** A formula in one row; what is read there has the cause of its column. @throws Unfinished */
   #inRow(formula: string, table: Table, trial: Trial): ModelEquation {
     return this.#term(formula, table, (found) => {
+      if (found.column.kind === 'given') return this.#given(found.column, found, trial.trial);
       if (found.of === 'mean') return this.#mean(found);
       const value = found.of === 'before' ? undefined : valueIn(trial, found.column);
       if (!value) throw new Unfinished();
@@ -155,9 +160,34 @@ export class Inputs {
 
   #mean(found: Named): ModelEquation {
     const { column } = found;
+    if (column.kind === 'given') return this.#given(column, found, null);
     const mean = this.modelInputs.means[column.key];
     if (!mean) throw new Unfinished();
     return this.#withScatter(this.#reading(column.key, column, mean), found);
+  }
+
+  /** What is given, of a trial of its table or the mean of all; its ± is that of its source, and nobody reads it. */
+  #given(column: GivenColumn, { table, of }: Named, trial: number | null): ModelEquation {
+    const given = of === 'mean' || trial === null ? column.values : [givenIn(column, table, trial)];
+    const terms = given.map((own): ModelEquation => {
+      if (!own) throw new Unfinished();
+      const base = perUnit(column.unit);
+      const at = column.values.indexOf(own);
+      const name = `${column.key} as given, ${at}`;
+      const row = column.values.length > 1 ? `, ${table.rows?.[at]?.name ?? at}` : '';
+      const source = `${this.#called(column)}${row}, from ${own.source}`;
+      const { conventions } = this.modelInputs;
+      this.#inputs.set(name, {
+        name,
+        value: Number(own.value) * base,
+        components: own.plusMinus
+          ? [{ source, kind: 'tolerance', u: asStandard(Number(own.plusMinus), conventions) * base }]
+          : [],
+      });
+      return { kind: 'input', name };
+    });
+    const [only] = terms;
+    return only && terms.length === 1 ? only : { kind: 'mean', of: terms };
   }
 
   /**
@@ -165,7 +195,7 @@ export class Inputs {
    * the whole formula is there. What differs by plan does not scatter.
    */
   #withScatter(term: ModelEquation, found: Named): ModelEquation {
-    if (variesByPlan(found.column)) return term;
+    if (variesByPlan(found.column, found.table)) return term;
     const name = `${scatterPrefix}${found.column.key}`;
     this.#repeats.set(name, { ...found, name, called: this.#called(found.column) });
     this.#inputs.set(name, { name, value: 0, components: [] });

@@ -2,7 +2,9 @@ import type { Band } from '../conventions';
 import type { InstrumentKind } from '../conventions/kinds';
 
 /** The version of the open format in which an investigation is kept. */
-export const formatVersion = 1;
+export const formatVersion = 2;
+/** Versions that can be read. What 2 added may be absent, so that a file of 1 is read as it stands. */
+export const readableFormats = [1, 2] as const;
 
 /** One piece of the kit of an investigation. */
 export interface KitItem {
@@ -64,16 +66,48 @@ export interface DerivedColumn extends ColumnHead {
   /** For a difference: whether it must come out positive. */
   readonly rises?: boolean | undefined;
 }
-export type Column = MeasuredColumn | ClockColumn | CountColumn | DerivedColumn;
+/** A value that is looked up or supplied, with how far it may be off. */
+export interface GivenValue {
+  readonly value: string;
+  readonly plusMinus?: string | undefined;
+  readonly source: string;
+}
+/** Given, not measured: one value for all rows, or one for each named row. */
+export interface GivenColumn extends ColumnHead {
+  readonly kind: 'given';
+  readonly unit: string;
+  readonly values: readonly GivenValue[];
+}
+/** One of several words. */
+export interface ChoiceColumn extends ColumnHead {
+  readonly kind: 'choice';
+  readonly options: readonly string[];
+}
+/** Words. */
+export interface TextColumn extends ColumnHead {
+  readonly kind: 'text';
+}
+export type Column =
+  MeasuredColumn | ClockColumn | CountColumn | DerivedColumn | GivenColumn | ChoiceColumn | TextColumn;
 
 export const replicateWays = ['afresh', 'one receiver', 'mark to mark'] as const;
 export type Replicates = (typeof replicateWays)[number];
 
+/** A row that is planned: a piece, a vessel, a bath. */
+export interface NamedRow {
+  readonly key: string;
+  readonly name: string;
+  /** What is accepted for its results, where these are reckoned for each row. */
+  readonly accepted?: Accepted | undefined;
+}
+
 export interface Table {
   readonly key: string;
   readonly title: string;
-  /** Complete trials that are wanted. */
+  /** Complete trials that are wanted; of named rows, as many of each. */
   readonly trials: number;
+  /** Rows with names, in place of trials that are all alike. */
+  readonly rows?: readonly NamedRow[] | undefined;
   /** How its trials share: afresh, poured one after the other into one receiver, or from mark to mark in one vessel. */
   readonly replicates?: Replicates | undefined;
   readonly columns: readonly Column[];
@@ -95,6 +129,8 @@ interface ResultHead {
   readonly accepted: Accepted | null;
   /** Results of one name here are the same quantity, by different routes. */
   readonly quantity?: string | undefined;
+  /** The table for each of whose named rows it is reckoned; over all trials where none is said. */
+  readonly perRow?: string | undefined;
 }
 /** The mean of a derived column over the trials. */
 export interface MeanPlan extends ResultHead {
@@ -136,7 +172,7 @@ export interface AskedPrediction {
 
 /** What a class sets out to measure, as plain data. The first result is what it is about; others are other routes. */
 export interface Investigation {
-  readonly format: typeof formatVersion;
+  readonly format: (typeof readableFormats)[number];
   readonly title: string;
   readonly aim: string;
   readonly object: string;
@@ -179,7 +215,12 @@ export function columnOf(
   return undefined;
 }
 
-export const unitOf = (column: Column): string => (column.kind === 'clock' ? 'min' : column.unit);
+export const unitOf = (column: Column): string =>
+  column.kind === 'clock' ? 'min' : isWords(column) ? '' : column.unit;
+
+/** A column that holds words, no number. */
+export const isWords = (column: Column): column is ChoiceColumn | TextColumn =>
+  column.kind === 'choice' || column.kind === 'text';
 
 /** Trials of one logbook at most, in each table. */
 export const mostTrials = 200;

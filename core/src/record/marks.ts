@@ -43,24 +43,35 @@ export class Marks {
     const alone = new Map<string, Component>();
     /** The differences of an instrument that are known, by what columns they are of. */
     const known = new Map<string, string[]>();
+    const subtracted = this.#subtracted(term);
     const visit = (of: ModelEquation): ModelEquation => {
       switch (of.kind) {
         case 'constant':
           return of;
         case 'input': {
           const read = this.#read.get(of.name);
-          if (read) alone.set(of.name, this.#tolerance(read.tag, `tolerance of ${read.tag}, ${read.called}`));
-          return of;
+          if (!read) return of;
+          const component = this.#tolerance(read.tag, `tolerance of ${read.tag}, ${read.called}`);
+          if (!subtracted.has(of.name)) {
+            alone.set(of.name, component);
+            return of;
+          }
+          // Used in a difference too, which has its own: here it acts where the reading stands by itself.
+          return this.#added(
+            of,
+            { name: `${of.name} by itself`, value: 0, components: [component] },
+            differences,
+          );
         }
         case 'function':
           return { ...of, of: visit(of.of) };
         case 'mean':
           return { ...of, of: of.of.map(visit) };
         case 'operation': {
-          const [left, right] = [readingOf(of.left), readingOf(of.right)];
-          const [to, from] = [this.#read.get(left ?? ''), this.#read.get(right ?? '')];
-          if (of.operator !== '−' || !to || to.tag !== from?.tag)
-            return { ...of, left: visit(of.left), right: visit(of.right) };
+          const difference = this.#difference(of);
+          const [left = '', right = ''] = difference ?? [];
+          const [to, from] = [this.#read.get(left), this.#read.get(right)];
+          if (!to || !from) return { ...of, left: visit(of.left), right: visit(of.right) };
           // The same difference in another row is of the same cause.
           const cause = `${to.key} − ${from.key}`;
           const before = known.get(to.tag) ?? [];
@@ -69,12 +80,8 @@ export class Marks {
           const first = before.length === 0 || before[0] === cause;
           const source = first ? `tolerance of ${to.tag}` : `tolerance of ${to.tag}, ${to.called}`;
           const name = `between ${left} and ${right}`;
-          differences.set(name, {
-            name,
-            value: 0,
-            components: [this.#tolerance(to.tag, source, portions)],
-          });
-          return { kind: 'operation', operator: '+', left: of, right: { kind: 'input', name } };
+          const components = [this.#tolerance(to.tag, source, portions)];
+          return this.#added(of, { name, value: 0, components }, differences);
         }
       }
     };
@@ -94,6 +101,32 @@ export class Marks {
       const { source, kind, u } = this.#tolerance(tag, `tolerance of ${tag}`);
       return { source, kind, contribution: u * Math.max(up, down) };
     });
+  }
+
+  #added(to: ModelEquation, input: Input, inputs: Map<string, Input>): ModelEquation {
+    inputs.set(input.name, input);
+    return { kind: 'operation', operator: '+', left: to, right: { kind: 'input', name: input.name } };
+  }
+
+  /** The two readings of a difference on one instrument; null for anything else. */
+  #difference(of: ModelEquation): readonly [to: string, from: string] | null {
+    if (of.kind !== 'operation' || of.operator !== '−') return null;
+    const [to, from] = [readingOf(of.left) ?? '', readingOf(of.right) ?? ''];
+    const tag = this.#read.get(to)?.tag;
+    return tag !== undefined && tag === this.#read.get(from)?.tag ? [to, from] : null;
+  }
+
+  /** All readings that are in some difference. */
+  #subtracted(term: ModelEquation): ReadonlySet<string> {
+    const found = new Set<string>();
+    const visit = (of: ModelEquation): void => {
+      this.#difference(of)?.forEach((name) => found.add(name));
+      if (of.kind === 'operation') [of.left, of.right].forEach(visit);
+      else if (of.kind === 'function') visit(of.of);
+      else if (of.kind === 'mean') of.of.forEach(visit);
+    };
+    visit(term);
+    return found;
   }
 
   #tolerance(tag: string, source: string, portions = 1): Component {

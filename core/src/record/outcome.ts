@@ -3,6 +3,7 @@ import type { Quantity } from '../figures';
 import { sentenceOf } from './formula';
 import { Unfinished, type ModelInputs } from './modelInputs';
 import type { Column, Investigation, ResultPlan, Table } from './investigation';
+import { plannedResults, rowOf, type PlannedResult } from './namedRows';
 import { resultOf } from './plans';
 import type { Result } from './result';
 import type { Cell } from './table';
@@ -72,22 +73,41 @@ export class OutcomeEvaluator {
     }
     if (last && !changed) return last;
     const modelInputs: ModelInputs = { investigation, conventions, trials, means };
-    const counted = (key: string) =>
-      (trials[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
-    const wantedOf = (tables: readonly Table[]) =>
-      tables.reduce((sum, { key, trials: wanted }) => sum + Math.max(0, wanted - counted(key)), 0);
+    const inputsOf = ({ investigation: own, only }: PlannedResult): ModelInputs => {
+      if (!only) return modelInputs;
+      const { table, row } = only;
+      const rows = (trials[table.key] ?? []).filter(({ trial }) => rowOf(table, trial) === row);
+      const ownMeans = table.columns.flatMap((column) => {
+        const mean = meanOf(rows, column);
+        return mean ? [[column.key, mean] as const] : [];
+      });
+      const others = Object.entries(means).filter(([key]) => !table.columns.some((own) => own.key === key));
+      return {
+        investigation: own,
+        conventions,
+        trials: { ...trials, [table.key]: rows },
+        means: Object.fromEntries([...others, ...ownMeans]),
+      };
+    };
+    const counted = (key: string, among = trials as ModelInputs['trials']) =>
+      (among[key] ?? []).filter(({ complete, standing }) => complete && standing === 'counts').length;
+    const wantedOf = (tables: readonly Table[], among: ModelInputs['trials']) =>
+      tables.reduce((sum, { key, trials: wanted }) => sum + Math.max(0, wanted - counted(key, among)), 0);
     return (this.#last = {
       trials,
       means,
-      results: investigation.results.map((plan) => ({
-        ...stateOf(plan, modelInputs),
-        trialsWanted: wantedOf(tablesBehind(investigation, plan)),
-      })),
+      results: plannedResults(investigation).map((planned) => {
+        const own = inputsOf(planned);
+        return {
+          ...stateOf(planned.plan, own),
+          trialsWanted: wantedOf(tablesBehind(own.investigation, planned.plan), own.trials),
+        };
+      }),
       complete: investigation.tables.reduce(
         (sum, { key, trials: wanted }) => sum + Math.min(wanted, counted(key)),
         0,
       ),
-      trialsWanted: wantedOf(investigation.tables),
+      trialsWanted: wantedOf(investigation.tables, trials),
     });
   }
 }

@@ -11,7 +11,8 @@ import {
 import { columnRule, type ColumnRule } from './columnRule';
 import { quantityOf } from './columnKinds';
 import { beforeSuffix, named, parsedFormula, sentenceOf } from './formula';
-import { type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
+import { isWords, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
+import { givenIn, rowOf } from './namedRows';
 import { cellKey, subjectKey } from './subject';
 import { type Cell } from './table';
 
@@ -86,7 +87,10 @@ export class TrialEvaluator {
       const standing = standingOf(
         cells.get(subjectKey({ kind: 'standing', trial: number, table: table.key })),
       );
-      const before = reachesBack ? trials.findLast((trial) => trial.standing === 'counts') : undefined;
+      const row = rowOf(table, number);
+      const before = reachesBack
+        ? trials.findLast((trial) => trial.standing === 'counts' && rowOf(table, trial.trial) === row)
+        : undefined;
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),
         standing,
@@ -144,7 +148,9 @@ export class TrialEvaluator {
         if (cell.state === 'reckoned') values[column.key] = cell.value;
         continue;
       }
-      const value = quantityOf(text(column.key), column, {
+      const written =
+        column.kind === 'given' ? givenIn(column, table, trial)?.value.replace('−', '-') : text(column.key);
+      const value = quantityOf(written, column, {
         conventions: this.conventions,
         firstClock,
         rule: this.#rules.get(column.key),
@@ -154,7 +160,9 @@ export class TrialEvaluator {
     const complete = table.columns.every((column) =>
       column.kind === 'derived'
         ? derived[column.key]?.state !== 'refused' && (column.by === 'app' || text(column.key) !== undefined)
-        : read[column.key] !== undefined,
+        : isWords(column)
+          ? text(column.key) !== undefined
+          : read[column.key] !== undefined,
     );
     return { table: table.key, trial, standing, reason, read, derived, complete };
   }

@@ -1,1 +1,2 @@
+export * from './boiling';
 export * from './water';

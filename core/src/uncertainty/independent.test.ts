@@ -46,11 +46,31 @@ function at(node: Expression, values: Readonly<Record<string, Decimal>>): Decima
         sin: () => one.sin(),
         cos: () => one.cos(),
         abs: () => one.abs(),
+        water: () => tanaka(one),
+        waterVolume: () => one.div(tanaka(given[1] ?? new Decimal(NaN))),
+        // Antoine, of a pressure in Pa.
+        boiling: () =>
+          new Decimal('1730.63')
+            .div(new Decimal('8.07131').minus(one.times(760).div(101_325).log(10)))
+            .minus('233.426'),
+        pressureAt: () => new Decimal(1).minus(one.times('2.25577e-5')).pow('5.25588').times(101_325),
         mean: () => given.reduce((sum, value) => sum.plus(value), new Decimal(0)).div(given.length),
       }[node.name as 'sqrt']();
     }
   }
 }
+
+/** Water in kg/m³, from 0 to 40 °C (Tanaka et al. 2001). */
+const tanaka = (t: Decimal): Decimal =>
+  new Decimal(1)
+    .minus(
+      t
+        .minus('3.983035')
+        .pow(2)
+        .times(t.plus('301.797'))
+        .div(new Decimal('522528.9').times(t.plus('69.34881'))),
+    )
+    .times('999.97495');
 
 const little = new Decimal('1e-20');
 const slope = (node: Expression, values: Readonly<Record<string, Decimal>>, name: string): number => {
@@ -101,6 +121,10 @@ describe('carrying uncertainties through a formula agrees with moving its inputs
     ['mean(a, b, c) / abs(d)', { a: 9.81, b: 9.79, c: 9.83, d: -2.5 }],
     ['a^3 / b^2 - a^0.5', { a: 2.7, b: 0.31 }],
     ['(a - b) / (a + b)', { a: 1.0000001, b: 1 }],
+    ['water(t) × V', { t: 21.4, V: 25.3 }],
+    ['waterVolume(m; t)', { m: 24.93, t: 18.2 }],
+    ['boiling(p) - 0 × p', { p: 98_700 }],
+    ['boiling(pressureAt(h))', { h: 240 }],
     ['a × b × c / (d × e)', { a: 1e5, b: 1e-4, c: 3, d: 7e3, e: 2e-6 }],
   ])('%s', (formula, numbers) => compare(formula, numbers));
 

@@ -36,6 +36,7 @@ const temperature: Dimension = [0, 0, 1, 0];
 const time: Dimension = [0, 0, 0, 1];
 const count: Dimension = [0, 0, 0, 0];
 const density: Dimension = [-3, 1, 0, 0];
+const pressure: Dimension = [-1, 1, 0, -2];
 
 /** Every unit of the product, one row each. 1 in = 2.54 cm and 1 mL = 1 cm³ are definitions; lb, oz, mi and gal are rounded. */
 export const units: readonly Unit[] = [
@@ -65,6 +66,14 @@ export const units: readonly Unit[] = [
   rounded(4, row('oz', 'ounce', 'mass', mass, '0.02835')),
   rounded(4, row('mi', 'mile', 'length', length, '1609')),
   rounded(4, row('gal', 'gallon', 'volume', volume, '3.785e-3')),
+  row('Pa', 'pascal', 'pressure', pressure, '1'),
+  row('hPa', 'hectopascal', 'pressure', pressure, '100', 'mbar'),
+  row('kPa', 'kilopascal', 'pressure', pressure, '1000'),
+  row('atm', 'standard atmosphere', 'pressure', pressure, '101325'),
+  {
+    ...row('mmHg', 'millimetre of mercury', 'pressure', pressure, '1', 'Torr', 'torr'),
+    inBase: new Decimal(101_325).div(760),
+  },
   row('drops', 'drop', 'count', count, '1', 'drop'),
   row('%', 'percent', 'ratio', count, '0.01', 'percent', 'per cent'),
   row('g/cm³', 'gram per cubic centimetre', 'density', density, '1e3', 'g/cm3', 'g/cm^3', 'g/cc'),

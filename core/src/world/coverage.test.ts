@@ -3,6 +3,7 @@ import { presetNamed, seeded } from '..';
 import { byRule, rules } from '../../test/byRule';
 import { ownCases, readyMadeCases } from '../../test/benches';
 import { coverage, limits, stated } from '../../test/coverage';
+import { plannedResults } from '../record/namedRows';
 import { readyMade } from '../record/readyMade';
 import { classroom, matched, observe } from '.';
 
@@ -11,7 +12,7 @@ const few = 200;
 
 it('every result that comes with the app is among those that are looked at', () => {
   expect(readyMadeCases.map(({ investigation, plan }) => `${investigation.title}: ${plan}`).sort()).toEqual(
-    readyMade.flatMap(({ title, results }) => results.map(({ key }) => `${title}: ${key}`)).sort(),
+    readyMade.flatMap((what) => plannedResults(what).map(({ plan }) => `${what.title}: ${plan.key}`)).sort(),
   );
 });
 

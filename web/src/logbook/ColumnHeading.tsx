@@ -1,13 +1,14 @@
 import { unitOf, type Column, type Table } from '@green-beam/core';
 import { Symbol } from '../ui/Symbol';
 
-export const trialRem = 6.2;
+/** Names of rows need room. */
+export const trialRem = ({ rows }: Table): number => (rows ? 10 : 6.2);
 
 export const columnRem = (column: Column): number =>
-  column.kind !== 'derived' ? 9.2 : column.by === 'student' ? 8.4 : 6.5;
+  column.kind === 'given' ? 6.5 : column.kind !== 'derived' ? 9.2 : column.by === 'student' ? 8.4 : 6.5;
 
-export const widthOf = ({ columns }: Table): number =>
-  columns.reduce((sum, column) => sum + columnRem(column), trialRem);
+export const widthOf = (table: Table): number =>
+  table.columns.reduce((sum, column) => sum + columnRem(column), trialRem(table));
 
 export function ColumnHeading({ column }: { readonly column: Column }) {
   const unit = column.kind === 'clock' ? 'h:min' : unitOf(column);

@@ -1,4 +1,4 @@
-import { adviseOn, unitOf, type Column } from '@green-beam/core';
+import { adviseOn, trialName, unitOf, type Column, type Table } from '@green-beam/core';
 import type { TakenReading } from '@green-beam/contract';
 import { useId, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useCarried } from '../bench/carried';
@@ -16,6 +16,7 @@ const takesFromFeed: ReadonlySet<string> = new Set(['electronic-balance']);
 
 interface Props {
   readonly sheet: Sheet;
+  readonly table: Table;
   readonly trial: number;
   readonly column: Column;
   /** True in the first row that is not full: what can be taken from elsewhere is offered there. */
@@ -29,12 +30,13 @@ interface Props {
  * A cell to write in. What is typed is kept at every key press and written down with Enter or on leaving. Tab goes to the next
  * cell, always: what helps to fill this one is reached with F2.
  */
-export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }: Props) {
+export function EmptyCell({ sheet, table, trial, column, next, write, onBlock, onRun }: Props) {
   const { investigation, conventions, mayWrite, id } = sheet;
   const [text, setText, letGo, unkept] = useDraft(`${id}/${trial}/${column.key}`);
   const [keep, trouble] = useKeeping();
   const given = useRef(false);
   const adviceId = useId();
+  const choicesId = useId();
   if (!mayWrite) return <span className="block py-2 text-soft">–</span>;
   const advice = adviseOn(text, column, investigation, conventions);
   const wrong = trouble ?? unkept;
@@ -74,7 +76,8 @@ export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }:
   return (
     <div className="relative">
       <ReadingField
-        aria-label={`Trial ${trial}, ${column.heading}${unitWords(column)}`}
+        aria-label={`${table.rows ? trialName(table, trial) : `Trial ${trial}`}, ${column.heading}${unitWords(column)}`}
+        list={column.kind === 'choice' ? choicesId : undefined}
         aria-describedby={said ? adviceId : undefined}
         value={text}
         onChange={(event) => {
@@ -85,6 +88,13 @@ export function EmptyCell({ sheet, trial, column, next, write, onBlock, onRun }:
         onKeyDown={onKeyDown}
         onPaste={onPaste}
       />
+      {column.kind === 'choice' && (
+        <datalist id={choicesId}>
+          {column.options.map((option) => (
+            <option key={option} value={option} />
+          ))}
+        </datalist>
+      )}
       {next && item && takesFromFeed.has(item.kind) && (
         <TakeReading
           unit={unitOf(column)}

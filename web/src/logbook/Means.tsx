@@ -1,4 +1,12 @@
-import { checkMean, variesByPlan, writtenFoot, type Column, type Table, type Trial } from '@green-beam/core';
+import {
+  checkMean,
+  isWords,
+  variesByPlan,
+  writtenFoot,
+  type Column,
+  type Table,
+  type Trial,
+} from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
@@ -21,9 +29,9 @@ export function Means({ book, table, trials }: Props) {
       {(column) => (
         <span className="text-lg">
           {column.kind === 'derived' && column.by === 'student' ? (
-            <WorkedMean book={book} column={column} trials={trials} />
+            <WorkedMean {...{ book, table, column, trials }} />
           ) : (
-            <Figure text={meanText(book, column)} />
+            <Figure text={meanText(book, column, table)} />
           )}
         </span>
       )}
@@ -38,7 +46,8 @@ export function MeanRow({
   children,
 }: Omit<Props, 'book'> & { readonly children: (column: Column) => ReactNode }) {
   const counting = trials.filter(({ standing }) => standing === 'counts').length;
-  if (counting < 2) return null;
+  // Rows with names are of different things: their means stand among the results.
+  if (counting < 2 || table.rows) return null;
   return (
     <tfoot>
       <tr className="border-t-2 border-ink align-top">
@@ -56,10 +65,10 @@ export function MeanRow({
 }
 
 /** A mean as it is written; empty for a time of day and for what differs by plan, which have none, and for one that a student has yet to work. */
-export function meanText({ answer, outcome, table }: Book, column: Column): string {
+export function meanText({ answer, outcome, table }: Book, column: Column, of: Table): string {
   if (column.kind === 'derived' && column.by === 'student')
     return said(table, { kind: 'mean', column: column.key });
-  if (column.kind === 'clock' || variesByPlan(column)) return '';
+  if (column.kind === 'clock' || isWords(column) || variesByPlan(column, of)) return '';
   return writtenFoot(column, outcome, answer.conventions);
 }
 
@@ -68,11 +77,12 @@ function WorkedMean({
   book,
   column,
   trials,
-}: Omit<Props, 'table'> & { readonly column: Extract<Column, { kind: 'derived' }> }) {
+  table,
+}: Props & { readonly column: Extract<Column, { kind: 'derived' }> }) {
   const { answer, outcome } = book;
   const [text, setText] = useDraft(`${answer.id}/0/mean ${column.key}`);
   const [again, setAgain] = useState(false);
-  const now = meanText(book, column);
+  const now = meanText(book, column, table);
   const [keep, trouble] = useKeeping();
   const writeDown = async () => {
     setAgain(false);

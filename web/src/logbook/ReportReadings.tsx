@@ -1,7 +1,8 @@
-import { cellKey, initials, unitOf, type Column, type Table } from '@green-beam/core';
+import { cellKey, givenIn, initials, trialName, unitOf, type Column, type Table } from '@green-beam/core';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book } from './book';
+import { givenText } from './Given';
 import { MeanRow, meanText } from './Means';
 
 /** The table with everything that was struck, and why trials were left out. */
@@ -14,7 +15,7 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
         <thead>
           <tr className="border-b-2 border-ink text-left align-bottom">
             <th scope="col" className="pr-3">
-              Trial
+              {table.rows ? 'Row' : 'Trial'}
             </th>
             {table.columns.map((column) => (
               <th key={column.key} scope="col" className="pr-3 font-bold">
@@ -29,7 +30,7 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
             <tr key={trial.trial} className="break-inside-avoid border-b border-rule align-top">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
                 <span className={trial.standing === 'counts' ? 'font-mono' : 'struck font-mono'}>
-                  {trial.trial}
+                  {trialName(table, trial.trial)}
                 </span>
                 {trial.standing !== 'counts' && (
                   <span className="block text-sm">
@@ -67,7 +68,15 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
                         <span className="text-xs text-soft">{initials(cell.current.reader)}</span>
                       </>
                     ) : (
-                      <Figure text={derived?.state === 'reckoned' ? derived.text : '–'} />
+                      <Figure
+                        text={
+                          column.kind === 'given'
+                            ? givenText(givenIn(column, table, trial.trial))
+                            : derived?.state === 'reckoned'
+                              ? derived.text
+                              : '–'
+                        }
+                      />
                     )}
                   </td>
                 );
@@ -76,7 +85,7 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
           ))}
         </tbody>
         <MeanRow table={table} trials={trials}>
-          {(column) => <Figure text={meanText(book, column)} />}
+          {(column) => <Figure text={meanText(book, column, table)} />}
         </MeanRow>
       </table>
     </div>

@@ -1,6 +1,7 @@
 import {
   checkWorked,
   besideOf,
+  trialName,
   type Cell,
   type Derived,
   type Entry,
@@ -12,6 +13,7 @@ import { memo } from 'react';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book, type Writing, type Sheet } from './book';
 import { EmptyCell } from './EmptyCell';
+import { Given } from './Given';
 import { Photograph } from './Photograph';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
@@ -92,7 +94,14 @@ function DrawnRow({
       <th scope="row" data-row={number} data-col={-1} className="pt-3 pb-2 pr-3 text-left font-normal">
         {/* Placed by itself: a row that has such a part is not painted anew when another one is. */}
         <span className="relative whitespace-nowrap">
-          <span className={clsx('font-mono', standing !== 'counts' && 'struck')}>{number}</span>
+          <span
+            className={clsx(
+              table.rows ? 'mr-1 whitespace-normal' : 'font-mono',
+              standing !== 'counts' && 'struck',
+            )}
+          >
+            {trialName(table, number)}
+          </span>
           {(trial || sheet.mayWrite) && (
             <TrialMenu
               {...{ sheet, number, trial, say, addPhoto }}
@@ -126,7 +135,9 @@ function DrawnRow({
             : null;
         return (
           <td key={column.key} data-row={number} data-col={at} className="py-1.5 pr-3">
-            {column.kind === 'derived' && column.by === 'app' ? (
+            {column.kind === 'given' ? (
+              <Given {...{ column, table }} trial={number} />
+            ) : column.kind === 'derived' && column.by === 'app' ? (
               <DerivedCell cell={trial?.derived[column.key]} />
             ) : cell ? (
               <>
@@ -137,7 +148,7 @@ function DrawnRow({
                 <Refusal of={trial?.derived[column.key]} />
               </>
             ) : (
-              <EmptyCell {...{ sheet, column, next, write, onBlock, onRun }} trial={number} />
+              <EmptyCell {...{ sheet, table, column, next, write, onBlock, onRun }} trial={number} />
             )}
           </td>
         );

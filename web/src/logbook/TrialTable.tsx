@@ -74,7 +74,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
         >
           <caption className="sr-only">{table.title}</caption>
           <colgroup>
-            <col style={{ width: `${trialRem}rem` }} />
+            <col style={{ width: `${trialRem(table)}rem` }} />
             {table.columns.map((column) => (
               <col key={column.key} style={{ width: `${columnRem(column)}rem` }} />
             ))}
@@ -82,7 +82,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
           <thead>
             <tr className="border-b-2 border-ink text-left align-bottom">
               <th scope="col" className="py-2 pr-3 font-bold">
-                Trial
+                {table.rows ? 'Row' : 'Trial'}
               </th>
               {table.columns.map((column) => (
                 <ColumnHeading key={column.key} column={column} />

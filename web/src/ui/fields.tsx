@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { useId, type ReactNode } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { Button } from './Button';
 
 const box = 'w-full rounded-sm border border-edge bg-white px-2 py-1.5';
@@ -36,6 +36,36 @@ export function TextField({
         <input {...field} onChange={(event) => onChange(event.target.value)} />
       )}
     </div>
+  );
+}
+
+/** A list of texts, one a line; a line that is still empty waits to be written. */
+export function LinesField({
+  label,
+  lines,
+  onChange,
+  className,
+}: {
+  readonly label: string;
+  readonly lines: readonly string[];
+  readonly onChange: (lines: readonly string[]) => void;
+  readonly className?: string;
+}) {
+  const [typed, setTyped] = useState(lines.join('\n'));
+  const linesOf = (text: string) => text.split('\n').filter((line) => line.trim() !== '');
+  const same = linesOf(typed).join('\n') === lines.join('\n');
+  return (
+    <TextField
+      label={label}
+      long
+      mono
+      value={same ? typed : lines.join('\n')}
+      onChange={(text) => {
+        setTyped(text);
+        onChange(linesOf(text));
+      }}
+      className={className ?? ''}
+    />
   );
 }
 

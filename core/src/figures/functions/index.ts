@@ -5,6 +5,7 @@ import { cos, sin } from './circular';
 import { exp, ln, log } from './logarithms';
 import { mean } from './mean';
 import { abs, sqrt } from './roots';
+import { boiling, pressureAt } from './pressure';
 import type { FunctionRow } from './row';
 import { water, waterVolume } from './water';
 
@@ -20,6 +21,8 @@ export const functions: Readonly<Record<FunctionName, FunctionRow>> = {
   abs,
   water,
   waterVolume,
+  boiling,
+  pressureAt,
 };
 
 /** @throws ExpressionProblem at the place of the function */

@@ -6,7 +6,9 @@ import { clockKind } from './clock';
 import type { CellContext, ColumnKind } from './columnKind';
 import { countKind } from './count';
 import { derivedKind } from './derived';
+import { givenKind } from './given';
 import { measuredKind } from './measured';
+import { choiceKind, textKind } from './words';
 
 export { clockHalfWidth } from './clock';
 
@@ -19,6 +21,9 @@ const kinds: { readonly [K in Kind]: ColumnKind<Of<K>> } = {
   clock: clockKind,
   count: countKind,
   derived: derivedKind,
+  given: givenKind,
+  choice: choiceKind,
+  text: textKind,
 };
 
 const kindOf = <C extends Column>({ kind }: C): ColumnKind<C> => kinds[kind as Kind] as ColumnKind<Column>;

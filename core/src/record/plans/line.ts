@@ -89,7 +89,7 @@ const carrierOf = (column: Column, table: Table): Column | undefined =>
   column.kind === 'derived'
     ? table.columns.find(
         (own) =>
-          variesByPlan(own) &&
+          variesByPlan(own, table) &&
           own.kind === 'measured' &&
           namesIn(parsedFormula(column.formula)).includes(own.key),
       )

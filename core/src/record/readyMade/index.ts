@@ -1,3 +1,15 @@
+import { glasswareThreeWays } from './glasswareThreeWays';
+import { portionsThreeVessels } from './portionsThreeVessels';
+import { markToMark } from './markToMark';
+import { thermometerCheck } from './thermometerCheck';
+import { balanceCheck } from './balanceCheck';
+import { twoMaterialsTwoLiquids } from './twoMaterialsTwoLiquids';
+import { corkWithSinker } from './corkWithSinker';
+import { sheathing } from './sheathing';
+import { slatePieces } from './slatePieces';
+import { tallyBoard } from './tallyBoard';
+import { sleeveInParts } from './sleeveInParts';
+import { firstDay } from './firstDay';
 import type { Investigation } from '../investigation';
 import { boltPin } from './boltPin';
 import { deckSleeve } from './deckSleeve';
@@ -11,6 +23,18 @@ import { shackleRing } from './shackleRing';
 import { tallyToken } from './tallyToken';
 
 export {
+  glasswareThreeWays,
+  portionsThreeVessels,
+  markToMark,
+  thermometerCheck,
+  balanceCheck,
+  twoMaterialsTwoLiquids,
+  corkWithSinker,
+  sheathing,
+  slatePieces,
+  tallyBoard,
+  sleeveInParts,
+  firstDay,
   boltPin,
   deckSleeve,
   evaporatingPan,
@@ -35,4 +59,16 @@ export const readyMade: readonly Investigation[] = [
   evaporatingPan,
   rivetCrate,
   oneDrop,
+  glasswareThreeWays,
+  portionsThreeVessels,
+  markToMark,
+  thermometerCheck,
+  balanceCheck,
+  twoMaterialsTwoLiquids,
+  corkWithSinker,
+  sheathing,
+  slatePieces,
+  tallyBoard,
+  sleeveInParts,
+  firstDay,
 ];

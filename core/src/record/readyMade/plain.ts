@@ -2,6 +2,7 @@ import type {
   Accepted,
   Column,
   DerivedColumn,
+  GivenValue,
   Investigation,
   MeanPlan,
   MeasuredColumn,
@@ -10,7 +11,7 @@ import type {
 
 /** What an investigation is where nothing else is said of it. */
 export const plain = {
-  format: 1,
+  format: 2,
   route: '',
   predictions: [],
   questions: [],
@@ -38,6 +39,14 @@ export const derived = (
   formula: string,
   rest: Partial<DerivedColumn> = {},
 ): Column => ({ kind: 'derived', key, heading, symbol, unit, formula, by: 'app', ...rest });
+
+export const given = (
+  key: string,
+  heading: string,
+  symbol: string,
+  unit: string,
+  values: readonly GivenValue[],
+): Column => ({ kind: 'given', key, heading, symbol, unit, values });
 
 export const density = (
   column: string,

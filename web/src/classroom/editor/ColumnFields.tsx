@@ -1,11 +1,14 @@
-import { instruments, type Column, type KitItem } from '@green-beam/core';
-import { CheckField, ChoiceField, TextField } from '../../ui/fields';
+import { instruments, type Column, type GivenValue, type KitItem } from '@green-beam/core';
+import { CheckField, ChoiceField, LinesField, TextField } from '../../ui/fields';
 
 const columnKinds = [
   ['measured', 'read from an instrument'],
   ['derived', 'a formula'],
   ['count', 'a count'],
   ['clock', 'a time of day'],
+  ['given', 'given, not measured'],
+  ['choice', 'one of some words'],
+  ['text', 'words'],
 ] as const;
 
 export function ColumnFields({
@@ -26,7 +29,7 @@ export function ColumnFields({
   };
   const { key, heading, symbol } = column;
   const head = { key, heading, symbol };
-  const unit = column.kind === 'clock' ? '' : column.unit;
+  const unit = 'unit' in column ? column.unit : '';
   const turn: Record<Column['kind'], () => Column> = {
     measured: () => ({
       ...head,
@@ -37,6 +40,9 @@ export function ColumnFields({
     derived: () => ({ ...head, kind: 'derived', unit, formula: '', by: 'app' }),
     count: () => ({ ...head, kind: 'count', unit: '' }),
     clock: () => ({ ...head, kind: 'clock' }),
+    given: () => ({ ...head, kind: 'given', unit, values: [] }),
+    choice: () => ({ ...head, kind: 'choice', options: [] }),
+    text: () => ({ ...head, kind: 'text' }),
   };
   return (
     <div className="grid gap-3 sm:grid-cols-[1fr_7rem_7rem_11rem]">
@@ -111,9 +117,36 @@ export function ColumnFields({
           />
         </>
       )}
-      {column.kind === 'count' && (
+      {column.kind === 'given' && (
+        <LinesField
+          label="Given: value ± bound, source; a line for each row, or one for all"
+          lines={column.values.map(givenLine)}
+          onChange={(lines) => set({ ...column, values: lines.map(givenFrom) })}
+          className="sm:col-span-3"
+        />
+      )}
+      {column.kind === 'choice' && (
+        <LinesField
+          label="The words, one a line"
+          lines={column.options}
+          onChange={(options) => set({ ...column, options })}
+          className="sm:col-span-3"
+        />
+      )}
+      {(column.kind === 'count' || column.kind === 'given') && (
         <TextField label="Unit" value={column.unit} onChange={(text) => set({ ...column, unit: text })} />
       )}
     </div>
   );
+}
+
+const givenLine = ({ value, plusMinus, source }: GivenValue): string =>
+  `${value}${plusMinus ? ` ± ${plusMinus}` : ''}${source === '' ? '' : `, ${source}`}`;
+
+/** `20.00 ± 0.05, the mark`: what cannot be told apart stays where it was typed, and is refused there. */
+function givenFrom(line: string): GivenValue {
+  const comma = line.indexOf(', ');
+  const [number, source] = comma < 0 ? [line, ''] : [line.slice(0, comma), line.slice(comma + 2)];
+  const [value = '', plusMinus] = number.split(/\s*±\s*/);
+  return { value: value.trim(), ...(plusMinus ? { plusMinus: plusMinus.trim() } : {}), source };
 }

@@ -1,17 +1,27 @@
-import type { ResultPlan } from '@green-beam/core';
+import type { ResultPlan, Table } from '@green-beam/core';
 import { ChoiceField, TextField } from '../../ui/fields';
 
 export function ResultFields({
   plan,
   names,
+  tables,
   set,
 }: {
   readonly plan: ResultPlan;
   readonly names: readonly (readonly [string, string])[];
+  readonly tables: readonly Table[];
   readonly set: (plan: ResultPlan) => void;
 }) {
-  const { key, name, symbol, unit, accepted, quantity } = plan;
-  const head = { key, name, symbol, unit, accepted, ...(quantity ? { quantity } : {}) };
+  const { key, name, symbol, unit, accepted, quantity, perRow } = plan;
+  const head = {
+    key,
+    name,
+    symbol,
+    unit,
+    accepted,
+    ...(quantity ? { quantity } : {}),
+    ...(perRow ? { perRow } : {}),
+  };
   const [first = ''] = names.map(([own]) => own);
   const turn: Record<ResultPlan['kind'], () => ResultPlan> = {
     mean: () => ({ ...head, kind: 'mean', column: first }),
@@ -81,6 +91,19 @@ export function ResultFields({
             />
           )}
         </>
+      )}
+      {tables.some(({ rows }) => rows) && (
+        <ChoiceField
+          label="Reckoned"
+          value={plan.perRow ?? ''}
+          choices={[
+            ['', 'over all trials'],
+            ...tables.flatMap(({ key: own, title, rows }) =>
+              rows ? [[own, `for each row of ${title}`] as const] : [],
+            ),
+          ]}
+          onChange={(table) => set({ ...plan, perRow: table === '' ? undefined : table })}
+        />
       )}
       <TextField
         label="Same quantity as"

@@ -22,7 +22,7 @@ export function ResultsPart({ body, change }: Part) {
       }}
       onChange={(results) => change({ results })}
     >
-      {(plan, _, replace) => <ResultFields plan={plan} names={names} set={replace} />}
+      {(plan, _, replace) => <ResultFields plan={plan} names={names} tables={body.tables} set={replace} />}
     </ListField>
   );
 }

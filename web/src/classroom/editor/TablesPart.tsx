@@ -1,5 +1,5 @@
-import { replicateWays, type Column, type Replicates, type Table } from '@green-beam/core';
-import { ChoiceField, ListField, TextField } from '../../ui/fields';
+import { replicateWays, type Column, type NamedRow, type Replicates, type Table } from '@green-beam/core';
+import { ChoiceField, LinesField, ListField, TextField } from '../../ui/fields';
 import { ColumnFields } from './ColumnFields';
 import type { Part } from './part';
 
@@ -36,6 +36,11 @@ export function TablesPart({ body, change }: Part) {
               }
             />
           </div>
+          <LinesField
+            label="Names of its rows, one a line; none where all trials are alike"
+            lines={(table.rows ?? []).map(({ name }) => name)}
+            onChange={(names) => set({ rows: rowsFrom(names, table.rows) })}
+          />
           <div className="border-l-2 border-rule pl-4">
             <ListField<Column>
               title={`Columns of ${table.title.toLowerCase()}`}
@@ -59,3 +64,9 @@ export function TablesPart({ body, change }: Part) {
     </ListField>
   );
 }
+
+/** A row that keeps its place keeps its key and what is accepted for it. */
+const rowsFrom = (names: readonly string[], before: Table['rows']): readonly NamedRow[] | undefined =>
+  names.length === 0
+    ? undefined
+    : names.map((name, at) => ({ ...(before?.[at] ?? { key: `row${at + 1}` }), name }));
