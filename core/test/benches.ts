@@ -117,14 +117,14 @@ const byLine = (
 const displaced = (mass: string) => (rows: Rows) =>
   each(rows, 'after', (after, row) => get(rows, mass, row) / (after - get(rows, 'before', row)));
 
-const slate = { L: 60, W: 45, H: 6 };
+const slate = { L: 60.02, W: 45.03, H: 6.01 };
 const token = {
-  mass: same(45.36, 4),
+  mass: same((2.8 * slate.L * slate.W * slate.H) / 1000, 4),
   L: same(slate.L, 4),
   W: same(slate.W, 4),
   H: same(slate.H, 4),
   before: same(20.3, 3),
-  after: same(36.5, 3),
+  after: same(20.3 + (slate.L * slate.W * slate.H) / 1000, 3),
 };
 const octagon = 2 * (Math.SQRT2 - 1);
 
@@ -366,11 +366,11 @@ const firstCases: readonly Case[] = [
     name: 'Oil jar, by its dimensions',
     investigation: jarInside,
     plan: 'inner',
-    value: (Math.PI * 47 ** 2 * 57.6) / 4000,
+    value: (Math.PI * 47.02 ** 2 * 57.6) / 4000,
     pieces: { 'V-01': { ...caliper, offset: 0.05 } },
     readOn: { d: 'V-01', h: 'V-01' },
     tolerances: whole('V-01', 'd', 'h'),
-    truth: () => ({ d: same(47, 4), h: same(57.6, 4) }),
+    truth: () => ({ d: same(47.02, 4), h: same(57.6, 4) }),
     scatters: { h: same(1, 4) },
     classroomScatter: 0.1,
     ...byRows((rows) => each(rows, 'd', (d, row) => (Math.PI * d ** 2 * get(rows, 'h', row)) / 4000)),
@@ -481,16 +481,20 @@ const firstCases: readonly Case[] = [
   },
 ];
 
-/** Three jars of each of three vessels: 20.02 mL, 19.7 mL and 20.9 mL, at 20 °C. */
+/** Four jars of each of three vessels: 20.02 mL, 19.7 mL and 20.9 mL, at 20 °C. */
 const jars = { burette: 20.02, cylinder: 19.7, beaker: 20.9 };
-const perJar = [jars.burette, jars.cylinder, jars.beaker].flatMap((volume) => same(volume, 3));
+const perJar = [jars.burette, jars.cylinder, jars.beaker].flatMap((volume) => same(volume, 4));
 /** Grams that a balance shows for a millilitre at a temperature; with buoyancy, and glass of 20 °C (ISO 4787). */
-const waterAt = (t: number, { buoyancy }: Rule): number => {
+const waterAt = (rows: Rows, { buoyancy }: Rule): number => {
+  const t = mean(at(rows, 't'));
   const density =
     (0.99997495 * (522528.9 * (t + 69.34881) - (t - 3.983035) ** 2 * (t + 301.797))) /
     (522528.9 * (t + 69.34881));
-  return buoyancy ? (density - 0.0012) / (1 - 0.0012 / 8) / (1 - 1e-5 * (t - 20)) : density;
+  const air = get(rows, 'air', 0);
+  return air + (buoyancy ? (density - 0.0012) / (1 - 0.0012 / 8) / (1 - 1e-5 * (t - 20)) : density);
 };
+/** What is not counted with it, in g/mL: the air, or what is dissolved in the water. */
+const leftOut = [{ column: 'air', rows: [0], bound: ({ buoyancy }: Rule) => (buoyancy ? 2e-5 : 1.1e-3) }];
 /** At 20 °C, as the balance shows it. */
 const shownPerMl = (0.9982067 - 0.0012) / (1 - 0.0012 / 8);
 const thermometer = piece('marks', 0.1, 0.25, 0.5);
@@ -505,18 +509,19 @@ const jarCase = (row: keyof typeof jars, from: number, scatter: number): Case =>
   tolerances: [...whole('E-03', 'full'), ...whole('T-02', 't')],
   truth: () => ({
     t: same(20, 2),
-    dry: same(14.33, 9),
-    full: perJar.map((volume) => 14.33 + volume * shownPerMl),
+    air: [0],
+    dry: rising(14.33, 0.11, 12),
+    full: perJar.map((volume, at_) => 14.33 + 0.11 * at_ + volume * shownPerMl),
   }),
-  scatters: { full: same(1, 9) },
+  scatters: { full: same(1, 12) },
   classroomScatter: scatter,
   meansOf: ['t'],
+  given: leftOut,
   ...byRows((rows, rule) =>
-    each(
-      rows,
-      'full',
-      (full, at_) => (full - get(rows, 'dry', at_)) / waterAt(mean(at(rows, 't')), rule),
-    ).slice(from, from + 3),
+    each(rows, 'full', (full, at_) => (full - get(rows, 'dry', at_)) / waterAt(rows, rule)).slice(
+      from,
+      from + 4,
+    ),
   ),
 });
 const liquids = [0.9982, 1.197, 0.9982, 1.197];
@@ -576,17 +581,18 @@ const portionCase = (row: keyof typeof tens, nth: number, scatter: number): Case
   tolerances: [...along('E-03', 'M'), ...whole('T-02', 't')],
   truth: () => ({
     t: same(20, 2),
+    air: [0],
     M: Object.values(tens).flatMap((volume) => rising(85.2, volume * shownPerMl, 5)),
   }),
-  scatters: { M: Array.from({ length: 15 }, (_, at_) => (Math.floor(at_ / 5) === nth ? 1 : 0)) },
+  scatters: { M: same(1, 15) },
   classroomScatter: scatter,
   meansOf: ['t'],
+  given: leftOut,
   ...byRows((rows, rule) =>
-    each(
-      rows,
-      'M',
-      (mass, at_) => (mass - get(rows, 'M', at_ - 1)) / waterAt(mean(at(rows, 't')), rule),
-    ).slice(5 * nth + 1, 5 * nth + 5),
+    each(rows, 'M', (mass, at_) => (mass - get(rows, 'M', at_ - 1)) / waterAt(rows, rule)).slice(
+      5 * nth + 1,
+      5 * nth + 5,
+    ),
   ),
   way: 'receiver',
   running: true,
@@ -600,12 +606,15 @@ const fixedPoints: Pick<Case, 'investigation' | 'pieces' | 'readOn' | 'truth' | 
   pieces: { 'T-01': piece('marks', 0.1, 0.5, 1), 'T-02': thermometer },
   readOn: { shown: 'T-01' },
   given: [
-    { column: 'true', rows: [0, 1], bound: 0.05 },
-    { column: 'true', rows: [2, 3], bound: 0.1 },
+    { column: 'true', rows: [0, 1, 2], bound: 0.05 },
+    { column: 'true', rows: [3, 4, 5], bound: 0.1 },
   ],
   truth: (random) => {
     const [ice, boiling] = [random.between(-0.05, 0.05), 99.6 + random.between(-0.1, 0.1)];
-    return { true: [0, 0, 99.6, 99.6], shown: [ice, ice, boiling, boiling].map(shownBy) };
+    return {
+      true: [0, 0, 0, 99.6, 99.6, 99.6],
+      shown: [ice, ice, ice, boiling, boiling, boiling].map(shownBy),
+    };
   },
 };
 const offAt = (row: string, from: number, value: number): Case => ({
@@ -613,19 +622,19 @@ const offAt = (row: string, from: number, value: number): Case => ({
   name: `Thermometer, ${row}`,
   plan: `off.${row}`,
   value,
-  given: (fixedPoints.given ?? []).slice(from / 2, from / 2 + 1),
+  given: (fixedPoints.given ?? []).slice(from / 3, from / 3 + 1),
   tolerances: whole('T-01', 'shown'),
   // A fresh bath each time is not quite as warm.
-  scatters: { shown: same(1, 4) },
+  scatters: { shown: same(1, 6) },
   classroomScatter: 0.2,
   ...byRows((rows) =>
-    each(rows, 'shown', (shown, at_) => shown - get(rows, 'true', at_)).slice(from, from + 2),
+    each(rows, 'shown', (shown, at_) => shown - get(rows, 'true', at_)).slice(from, from + 3),
   ),
   // What is off is held against the true temperature: the truth moves with it.
   why: readersDoBetter,
 });
 
-const references = [5, 5, 10, 10, 20, 20, 50, 50, 100, 100];
+const references = [5, 10, 20, 50, 100].flatMap((mass) => same(mass, 3));
 const balance: Pick<Case, 'investigation' | 'pieces' | 'readOn' | 'truth'> = {
   investigation: balanceCheck,
   pieces: { 'E-01': tenths },
@@ -634,13 +643,17 @@ const balance: Pick<Case, 'investigation' | 'pieces' | 'readOn' | 'truth'> = {
     const off = [0, 1, 2, 3, 4].map(() => random.between(-0.005, 0.005));
     return {
       mass: references,
-      shown: references.map((mass, at_) => 0.23 + 1.002 * (mass + (off[Math.floor(at_ / 2)] ?? 0))),
+      shown: references.map((mass, at_) => 0.23 + 1.002 * (mass + (off[Math.floor(at_ / 3)] ?? 0))),
     };
   },
 };
-const referenceAt = (nth: number) => ({ column: 'mass', rows: [2 * nth, 2 * nth + 1], bound: 0.005 });
+const referenceAt = (nth: number) => ({
+  column: 'mass',
+  rows: [3 * nth, 3 * nth + 1, 3 * nth + 2],
+  bound: 0.005,
+});
 const offOf = (nth: number): Case => {
-  const mass = references[2 * nth] ?? NaN;
+  const mass = references[3 * nth] ?? NaN;
   return {
     ...balance,
     name: `Balance, off at ${mass} g`,
@@ -648,10 +661,10 @@ const offOf = (nth: number): Case => {
     value: 0.23 + 0.002 * mass,
     given: [referenceAt(nth)],
     tolerances: whole('E-01', 'shown'),
-    scatters: { shown: same(1, 10) },
+    scatters: { shown: same(1, 15) },
     classroomScatter: 0.03,
     ...byRows((rows) =>
-      each(rows, 'shown', (shown, at_) => shown - get(rows, 'mass', at_)).slice(2 * nth, 2 * nth + 2),
+      each(rows, 'shown', (shown, at_) => shown - get(rows, 'mass', at_)).slice(3 * nth, 3 * nth + 3),
     ),
   };
 };
@@ -843,8 +856,8 @@ export const ownCases: readonly Case[] = [
 /** Results of rows with names, and of what is given. */
 const namedCases: readonly Case[] = [
   jarCase('burette', 0, 0.03),
-  jarCase('cylinder', 3, 0.2),
-  jarCase('beaker', 6, 0.6),
+  jarCase('cylinder', 4, 0.2),
+  jarCase('beaker', 8, 0.6),
   portionCase('beaker', 0, 0.5),
   portionCase('cylinder', 1, 0.08),
   portionCase('pipette', 2, 0.03),
@@ -877,7 +890,7 @@ const namedCases: readonly Case[] = [
     why: readersDoBetter,
   },
   offAt('ice', 0, 0.3),
-  offAt('boiling', 2, shownBy(99.6) - 99.6),
+  offAt('boiling', 3, shownBy(99.6) - 99.6),
   {
     ...fixedPoints,
     name: 'Thermometer, one degree',
@@ -926,19 +939,19 @@ const namedCases: readonly Case[] = [
     pieces: { 'E-03': hundredths },
     readOn: { m: 'E-03', s: 'E-03', sHung: 'E-03', bothHung: 'E-03' },
     tolerances: whole('E-03', 'm', 'sHung', 'bothHung'),
-    given: [{ column: 'liquid', rows: [0, 1, 2], bound: 0.0005 }],
+    given: [{ column: 'liquid', rows: [0, 1, 2, 3], bound: 0.0005 }],
     truth: (random) => {
       const liquid = 0.9982 + random.between(-0.0005, 0.0005);
       const sHung = 110 * (1 - liquid / 7.85);
       return {
-        m: same(7.6, 3),
-        s: same(110, 3),
-        sHung: same(sHung, 3),
-        bothHung: same(sHung + 7.6 - 40 * liquid, 3),
-        liquid: same(0.9982, 3),
+        m: same(7.6, 4),
+        s: same(110, 4),
+        sHung: same(sHung, 4),
+        bothHung: same(sHung + 7.6 - 40 * liquid, 4),
+        liquid: same(0.9982, 4),
       };
     },
-    scatters: { bothHung: same(1, 3) },
+    scatters: { bothHung: same(1, 4) },
     classroomScatter: 0.1,
     ...byRows((rows) =>
       each(
@@ -985,7 +998,7 @@ const namedCases: readonly Case[] = [
         y: at(rows, 'm'),
       }),
       (b) => b,
-      { throughOrigin: true },
+      { throughOrigin: true, scatter: { of: { after: same(1, 5) }, size: 0.3 } },
     ),
     asks: 'height',
     why: worstOfTolerance,
@@ -1056,10 +1069,16 @@ const namedCases: readonly Case[] = [
     investigation: firstDay,
     plan: 'drop',
     value: 0.05,
-    pieces: { 'C-01': cylinder10 },
-    readOn: { from: 'C-01', to: 'C-01' },
+    pieces: { 'C-01': cylinder10, 'K-01': piece('marks', 1, 5, 2.5), 'C-04': cylinder50 },
+    readOn: { from: 'C-01', to: 'C-01', beaker: 'K-01', cylinder: 'C-04' },
     tolerances: whole('C-01', 'to'),
-    truth: () => ({ from: same(3.03, 2), to: same(5.03, 2), n: same(40, 2) }),
+    truth: () => ({
+      from: same(3.03, 2),
+      to: same(5.03, 2),
+      n: same(40, 2),
+      beaker: [31, 28],
+      cylinder: [30.4, 28.2],
+    }),
     scatters: { to: same(1, 2) },
     classroomScatter: 0.05,
     ...byRows((rows) =>

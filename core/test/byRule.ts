@@ -58,7 +58,7 @@ export type HandWorked = Bench & {
   readonly given?: readonly {
     readonly column: string;
     readonly rows: readonly number[];
-    readonly bound: number;
+    readonly bound: number | ((rule: Rule) => number);
   }[];
   /** Columns of other tables whose mean enters and scatters. */
   readonly meansOf?: readonly string[];
@@ -101,7 +101,7 @@ export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
     ];
   });
   const given = (bench.given ?? []).map(({ column, rows: of, bound }) =>
-    add([column], (_, row) => (of.includes(row) ? size(bound) : 0)),
+    add([column], (_, row) => (of.includes(row) ? size(typeof bound === 'number' ? bound : bound(rule)) : 0)),
   );
   const habits = Object.entries(bench.readOn).map(([column, tag]) => add([column], () => half(tag)));
   const single = Object.entries(bench.readOn).flatMap(([column, tag]) =>
@@ -135,9 +135,7 @@ export function byRule(bench: HandWorked, rows: Rows, rule: Rule): number {
       ...[...offsets, ...given].map(effect),
       ...tags.map((tag) => {
         const through = columnsOf(tag).flatMap((column) =>
-          (rows[column] ?? []).map(
-            (_, k) => effect(add([column], (__, row) => (row === k ? 1e-3 : 0))) / 1e-3,
-          ),
+          (rows[column] ?? []).map((_, k) => effect(add([column], (__, row) => (row === k ? 0.1 : 0))) / 0.1),
         );
         const up = sum(through.filter((c) => c > 0));
         const down = sum(through.filter((c) => c < 0).map(Math.abs));

@@ -1,4 +1,4 @@
-import type { Quantity } from '../figures';
+import { functions, type Quantity } from '../figures';
 import { dualOf, termOf, variable, type Component, type Input, type ModelEquation } from '../uncertainty';
 import { variesByPlan } from './byPlan';
 import { clockHalfWidth, halfWidthOf } from './columnKinds';
@@ -281,8 +281,32 @@ export class Inputs {
     };
   }
 
+  /** Functions with what they do not count, as inputs of value 0: one cause for each. */
+  #withLeftOut(term: ModelEquation): ModelEquation {
+    switch (term.kind) {
+      case 'function': {
+        const of: ModelEquation = { ...term, of: this.#withLeftOut(term.of) };
+        const left = functions[term.name].leavesOut?.(term.water ? { water: term.water } : {});
+        if (!left) return of;
+        const { conventions } = this.modelInputs;
+        this.#inputs.set(left.what, {
+          name: left.what,
+          value: 0,
+          components: [{ source: left.what, kind: 'tolerance', u: asStandard(left.bound, conventions) }],
+        });
+        return { kind: 'operation', operator: '+', left: of, right: { kind: 'input', name: left.what } };
+      }
+      case 'mean':
+        return { ...term, of: term.of.map((of) => this.#withLeftOut(of)) };
+      case 'operation':
+        return { ...term, left: this.#withLeftOut(term.left), right: this.#withLeftOut(term.right) };
+      default:
+        return term;
+    }
+  }
+
   #finish(term: ModelEquation): ResultModel {
-    const marked = this.#marks.within(term, this.#portions);
+    const marked = this.#marks.within(this.#withLeftOut(term), this.#portions);
     for (const input of marked.differences) this.#inputs.set(input.name, input);
     if (this.#repeats.size > 0) this.#scatterJointly(this.#derivatives(marked.term));
     for (const [name, component] of marked.alone) this.#adds(name, component);

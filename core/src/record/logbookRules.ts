@@ -3,6 +3,7 @@ import { parseNumber } from '../figures';
 import { digitRules } from './digitRules';
 import { columnOf } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
+import { readOn } from './columnRule';
 import { cellKey, subjectKey } from './subject';
 import { besideOf, checkWorked } from './worked';
 import { checkMean } from './workedMean';
@@ -34,13 +35,13 @@ export const logbookRules: readonly LogbookRule[] = [
     code: 'looks-copied',
     find: (look) =>
       eachMeasured(look, (column, table, trials): Found[] => {
-        if (column.carried) return [];
+        // Four in a row without any scatter is rare where something is estimated; a display may well repeat itself.
+        if (column.carried || readOn(column, look.investigation).make.reads === 'digits') return [];
         const texts = trials.flatMap((trial) => {
           const text = look.cells.get(cellKey(trial, column.key))?.current.text.trim();
           return text ? [{ trial, text }] : [];
         });
         const [first] = texts;
-        // Four in a row without any scatter is rare where something is estimated; a display may well repeat itself.
         if (!first || texts.length < 4 || texts.some(({ text }) => text !== first.text)) return [];
         return [
           {

@@ -20,7 +20,7 @@ function row(
   to: string,
   formula: (x: number) => number,
   slope: (x: number) => number,
-  rest: Pick<FunctionRow, 'about' | 'tex' | 'source' | 'plain'>,
+  rest: Pick<FunctionRow, 'about' | 'tex' | 'source' | 'plain' | 'leavesOut'>,
 ): FunctionRow {
   return {
     name,
@@ -50,6 +50,7 @@ export const boiling = row('boiling', ['kPa', 'a pressure'], '°C', boilingPoint
   about: 'boiling point of water at a pressure: boiling(99.8 kPa)',
   // A pressure is in Pa there.
   plain: () => ({ value: (p) => boilingPoint(p / 1000), derivative: (p) => boilingSlope(p / 1000) / 1000 }),
+  leavesOut: () => ({ what: 'boiling points of Antoine’s equation', bound: 0.05 }),
   tex: ([of = '']) => `t_{\\mathrm{boiling}}\\left(${of}\\right)`,
   source: 'C. Antoine, Comptes rendus 107 (1888) 681; constants for water to 105 °C',
 });
@@ -58,6 +59,7 @@ export const boiling = row('boiling', ['kPa', 'a pressure'], '°C', boilingPoint
 export const pressureAt = row('pressureAt', ['m', 'a height'], 'kPa', atHeight, pressureSlope, {
   about: 'usual pressure at a height above the sea: pressureAt(240 m)',
   plain: () => ({ value: (h) => 1000 * atHeight(h), derivative: (h) => 1000 * pressureSlope(h) }),
+  leavesOut: () => ({ what: 'weather, in the usual pressure', bound: 2500 }),
   tex: ([of = '']) => `p\\left(${of}\\right)`,
   source: 'standard atmosphere, ISO 2533',
 });

@@ -22,6 +22,11 @@ export interface FunctionRow {
   apply(values: readonly [Quantity, ...Quantity[]], at: number, policy: RoundingPolicy): Applied;
   /** As plain numbers; null where it is put together of others. */
   readonly plain: ((policy: Pick<RoundingPolicy, 'water'>) => PlainFunction) | null;
+  /** What it does not count, as a bound of its value in SI base units; absent where it is exact. */
+  readonly leavesOut?: (policy: Pick<RoundingPolicy, 'water'>) => {
+    readonly what: string;
+    readonly bound: number;
+  };
   tex(inside: readonly string[]): string;
   readonly source: string;
 }

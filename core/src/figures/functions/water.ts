@@ -1,4 +1,4 @@
-import { waterBy } from '../../reference/water';
+import { waterBy, type WaterRule } from '../../reference/water';
 import { multiplied, parseProduct, raised, sameDimension } from '../../units/product';
 import { Decimal } from '../../decimal/decimal';
 import { figuresOf, placeFor } from '../arithmetic';
@@ -32,6 +32,16 @@ function densityAt(temperature: Quantity, name: string, at: number, policy: Roun
   }
 }
 
+/**
+ * What each way of taking water leaves out, in kg/m³: that it is not 1 g/mL (0.999 to 0.996 from 15 to 27 °C), and that what is
+ * weighed in air floats in it by a thousandth; with both counted, dissolved air and the formula itself.
+ */
+const leftOut: Readonly<Record<WaterRule, { readonly what: string; readonly bound: number }>> = {
+  one: { what: 'water taken as 1 g/mL, air not counted', bound: 5 },
+  table: { what: 'air in which the water was weighed, not counted', bound: 1.1 },
+  buoyancy: { what: 'dissolved air in the water', bound: 0.02 },
+};
+
 /** The density of water at a temperature, by the rule of the class. */
 export const water: FunctionRow = {
   name: 'water',
@@ -46,6 +56,7 @@ export const water: FunctionRow = {
     value: (t) => waterBy(rule, t).density,
     derivative: (t) => waterBy(rule, t).slope,
   }),
+  leavesOut: ({ water: rule = 'table' }) => leftOut[rule],
   tex: ([of = '']) => `\\rho_{\\mathrm{water}}\\left(${of}\\right)`,
   source: 'M. Tanaka et al., Metrologia 38 (2001) 301; with buoyancy and glass, ISO 4787',
 };

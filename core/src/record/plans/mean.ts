@@ -127,6 +127,9 @@ function otherAverage(
 }
 
 function suspectOf(values: readonly TrialValue[], summary: Summary, unit: string): MeanResult['suspect'] {
+  // Where they differ in the last digit alone, rounding is enough of a cause.
+  const place = Math.max(...values.map(({ value }) => value.lastPlace ?? -Infinity));
+  if (summary.halfRange.toNumber() <= 10 ** place) return null;
   const found = suspectOutlier(
     values.map(({ value }) => value.value),
     summary,

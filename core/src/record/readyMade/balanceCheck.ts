@@ -7,7 +7,7 @@ const masses = ['5', '10', '20', '50', '100'] as const;
 export const balanceCheck: Investigation = {
   ...plain,
   title: 'Balance: can it be believed?',
-  aim: 'Lay five reference masses on a balance, twice each, and draw how far it is off against what lies on it.',
+  aim: 'Lay five reference masses on a balance, three times each, and draw how far it is off against what lies on it.',
   object: 'balance',
   route: 'What is off everywhere alike is its zero; what grows with the load is its scale.',
   kit: [{ tag: 'E-01', kind: 'electronic-balance', model: 'electronic-0_1' }],
@@ -17,7 +17,7 @@ export const balanceCheck: Investigation = {
       precaution: 'A balance that stands askew weighs too little.',
     },
     {
-      text: 'Lay each mass on, write what is shown, take it off; then all of them once more, from the largest down.',
+      text: 'Lay each mass on, write what is shown, take it off; then all of them twice more, from the largest down and up again.',
       precaution: 'Tongs: a fingerprint weighs something. In the middle of the pan.',
       caution: 'Do not drop the masses: toes, and the pan.',
     },
@@ -27,7 +27,7 @@ export const balanceCheck: Investigation = {
     {
       key: 'masses',
       title: 'Reference masses',
-      trials: 10,
+      trials: 15,
       rows: masses.map((mass) => ({ key: `m${mass}`, name: `${mass} g` })),
       columns: [
         given(

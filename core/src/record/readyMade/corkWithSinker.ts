@@ -15,7 +15,7 @@ export const corkWithSinker: Investigation = {
       precaution: 'Cork soaks: weigh it before it gets wet, seal it with a little wax if you may.',
     },
     {
-      text: 'Hang the sinker alone under water, then float and sinker together; both in air as well. Three times.',
+      text: 'Hang the sinker alone under water, then float and sinker together; both in air as well. Four times.',
       precaution: 'No bubbles; nothing touches.',
       caution: 'Lead is poisonous: use a steel sinker, or gloves, and wash your hands.',
     },
@@ -25,7 +25,7 @@ export const corkWithSinker: Investigation = {
     {
       key: 'hanging',
       title: 'Weighings',
-      trials: 3,
+      trials: 4,
       columns: [
         measured('m', 'Float in air', 'm', 'g', 'E-03'),
         measured('s', 'Sinker in air', 'm_s', 'g', 'E-03'),

@@ -12,7 +12,7 @@ const marked = (tolerance: string, of: string) => ({
 export const glasswareThreeWays: Investigation = {
   ...plain,
   title: 'Glassware: three ways to 20 mL',
-  aim: 'Deliver 20 mL of water three times from a burette, a cylinder and a beaker, weigh it, and say what each really gave.',
+  aim: 'Deliver 20 mL of water four times from a burette, a cylinder and a beaker, weigh it, and say what each really gave.',
   object: 'water',
   route: 'A balance sees a hundredth of a millilitre: it is the judge of the glass.',
   kit: [
@@ -28,11 +28,11 @@ export const glasswareThreeWays: Investigation = {
       precaution: 'Water that is warmer is lighter: 5 °C make a thousandth.',
     },
     {
-      text: 'Weigh nine dry jars with their caps on E-03.',
+      text: 'Weigh twelve dry jars with their caps on E-03.',
       precaution: 'With its cap on, nothing evaporates between weighings.',
     },
     {
-      text: 'Deliver 20 mL into each: three from U-01, three from C-04, three from K-01. Cap and weigh.',
+      text: 'Deliver 20 mL into each: four from U-01, four from C-04, four from K-01. Cap and weigh.',
       precaution: 'Last part dropwise, at eye level; touch off the hanging drop.',
       caution: 'Fill a burette below eye height. Wipe up spilt water.',
     },
@@ -48,7 +48,7 @@ export const glasswareThreeWays: Investigation = {
     {
       key: 'jars',
       title: 'Jars',
-      trials: 9,
+      trials: 12,
       rows: [
         { key: 'burette', name: 'Burette U-01', accepted: marked('0.05', 'burette') },
         { key: 'cylinder', name: 'Cylinder C-04', accepted: marked('0.5', 'cylinder') },

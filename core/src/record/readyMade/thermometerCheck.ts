@@ -34,7 +34,7 @@ export const thermometerCheck: Investigation = {
     {
       key: 'fixed',
       title: 'Known temperatures',
-      trials: 4,
+      trials: 6,
       rows: [
         { key: 'ice', name: 'Melting ice' },
         { key: 'boiling', name: 'Boiling water' },
