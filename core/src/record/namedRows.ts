@@ -68,12 +68,11 @@ export const plannedResults = (investigation: Investigation): PlannedResult[] =>
 /** An investigation as one row sees it: a table of its own trials, all of them repetitions. */
 function asOneRow(investigation: Investigation, table: Table, row: NamedRow): Investigation {
   const at = table.rows?.indexOf(row) ?? 0;
-  const { rows: _, ...rest } = table;
   const columns = table.columns.map((column): Column =>
     column.kind === 'given' && column.values.length > 1
       ? { ...column, values: column.values.slice(at, at + 1) }
       : column,
   );
-  const own: Table = { ...rest, trials: trialsEach(table), columns };
+  const own: Table = { ...table, rows: undefined, trials: trialsEach(table), columns };
   return { ...investigation, tables: investigation.tables.map((other) => (other === table ? own : other)) };
 }

@@ -80,7 +80,11 @@ const hasTable = ({ tables }: Investigation, of: string): boolean => tables.some
 
 /** Whether an investigation has the column, the table or the question that an entry is of. */
 const standsIn: Readonly<Record<Kind, (investigation: Investigation, of: string) => boolean>> = {
-  reading: (investigation, of) => columnOf(investigation, of) !== undefined,
+  // What is given is not written by anybody.
+  reading: (investigation, of) => {
+    const column = columnOf(investigation, of)?.column;
+    return column !== undefined && column.kind !== 'given';
+  },
   standing: hasTable,
   remark: hasTable,
   photo: hasTable,

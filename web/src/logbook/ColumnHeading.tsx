@@ -5,7 +5,7 @@ import { Symbol } from '../ui/Symbol';
 export const trialRem = ({ rows }: Table): number => (rows ? 10 : 6.2);
 
 export const columnRem = (column: Column): number =>
-  column.kind === 'given' ? 6.5 : column.kind !== 'derived' ? 9.2 : column.by === 'student' ? 8.4 : 6.5;
+  column.kind === 'given' ? 10 : column.kind !== 'derived' ? 9.2 : column.by === 'student' ? 8.4 : 6.5;
 
 export const widthOf = (table: Table): number =>
   table.columns.reduce((sum, column) => sum + columnRem(column), trialRem(table));

@@ -14,6 +14,7 @@ import { FieldTrouble } from '../ui/FieldTrouble';
 import { Figure } from '../ui/Figure';
 import { ReadingField } from '../ui/ReadingField';
 import { said, type Book } from './book';
+import { padding, wholeDigits } from './padding';
 import { Worked } from './Worked';
 
 interface Props {
@@ -24,10 +25,14 @@ interface Props {
 
 /** The mean of each column over the trials that count, to the place that its values justify. */
 export function Means({ book, table, trials }: Props) {
+  const whole = wholeDigits(table, book.table, trials);
   return (
     <MeanRow table={table} trials={trials}>
       {(column) => (
-        <span className="text-lg">
+        <span
+          className="block font-mono text-lg"
+          style={padding(meanText(book, column, table), whole[table.columns.indexOf(column)] ?? 0)}
+        >
           {column.kind === 'derived' && column.by === 'student' ? (
             <WorkedMean {...{ book, table, column, trials }} />
           ) : (

@@ -1,7 +1,8 @@
 import { type Investigation } from '@green-beam/core';
-import { Collapsible } from 'radix-ui';
-import { useState } from 'react';
+import clsx from 'clsx';
+import { Fold } from '../ui/Fold';
 import { said, useOpenBook, type Book } from './book';
+import { widthOf } from './ColumnHeading';
 import { Exchange } from './Exchange';
 import { KeptCalculations } from './KeptCalculations';
 import { Method } from './Method';
@@ -14,11 +15,20 @@ export function Measure() {
   const book = useOpenBook();
   const { investigation, calculations } = book.answer;
   const [first] = book.outcome.results;
+  // A wide table has the page for itself; what to do then folds away above it.
+  const wide = investigation.tables.some((table) => widthOf(table) > besideMethod);
   return (
     <>
       <p className="mb-6 max-w-[70ch]">{investigation.aim}</p>
-      <div className="grid gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className={clsx('grid gap-x-10 gap-y-8', !wide && 'xl:grid-cols-[minmax(0,1fr)_20rem]')}>
         <div className="flex min-w-0 flex-col gap-8">
+          {wide && (
+            <Fold title="What to do" startsOpen={book.outcome.complete === 0}>
+              <div className="gap-10 *:mb-6 md:columns-2">
+                <WhatToDo investigation={investigation} />
+              </div>
+            </Fold>
+          )}
           <Before book={book} />
           {investigation.tables.map((table) => (
             <TrialTable key={table.key} book={book} table={table} />
@@ -30,48 +40,51 @@ export function Measure() {
           <Exchange book={book} />
           <KeptCalculations calculations={calculations} />
         </div>
-        <div className="flex flex-col gap-6">
-          <Method investigation={investigation} />
-          <ModelTrial investigation={investigation} />
-        </div>
+        {!wide && (
+          <div className="flex flex-col gap-6">
+            <WhatToDo investigation={investigation} />
+          </div>
+        )}
       </div>
     </>
   );
 }
 
+/** How many rem of table find room beside the method. */
+const besideMethod = 52;
+
+const WhatToDo = ({ investigation }: { readonly investigation: Investigation }) => (
+  <>
+    <Method investigation={investigation} />
+    <ModelTrial investigation={investigation} />
+  </>
+);
+
 /** What is asked before anything is measured: predictions, and questions on the method. It folds away once there are readings. */
 function Before({ book }: { readonly book: Book }) {
   const { predictions, questions } = book.answer.investigation;
   const asked = questions.filter(({ when }) => when === 'before');
-  const [open, setOpen] = useState(() => book.outcome.complete === 0);
   if (predictions.length === 0 && asked.length === 0) return null;
   const left =
     predictions.filter(({ key }) => said(book.table, { kind: 'prediction', question: key }) === '').length +
     asked.filter(({ key }) => said(book.table, { kind: 'answer', question: key }) === '').length;
   return (
-    <Collapsible.Root asChild open={open} onOpenChange={setOpen}>
-      <section aria-label="Before you measure" className="border-y border-rule">
-        <Collapsible.Trigger className="group flex w-full items-baseline gap-2 py-2 text-left">
-          <span aria-hidden="true" className="inline-block group-data-[state=open]:rotate-90">
-            ▸
-          </span>
-          <span className="text-[1.15rem] font-bold">Before you measure</span>
-          <span className="text-sm text-soft">{left === 0 ? 'all written' : `${left} to write`}</span>
-        </Collapsible.Trigger>
-        <Collapsible.Content className="flex flex-col gap-4 pb-4">
-          {predictions.map(({ key, text, unit }) => (
-            <SaidField
-              key={key}
-              book={book}
-              subject={{ kind: 'prediction', question: key }}
-              label={text}
-              unit={unit}
-            />
-          ))}
-          <Questions book={book} when="before" />
-        </Collapsible.Content>
-      </section>
-    </Collapsible.Root>
+    <Fold
+      title="Before you measure"
+      aside={left === 0 ? 'all written' : `${left} to write`}
+      startsOpen={book.outcome.complete === 0}
+    >
+      {predictions.map(({ key, text, unit }) => (
+        <SaidField
+          key={key}
+          book={book}
+          subject={{ kind: 'prediction', question: key }}
+          label={text}
+          unit={unit}
+        />
+      ))}
+      <Questions book={book} when="before" />
+    </Fold>
   );
 }
 

@@ -14,6 +14,7 @@ import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book, type Writing, type Sheet } from './book';
 import { EmptyCell } from './EmptyCell';
 import { Given } from './Given';
+import { padding } from './padding';
 import { Photograph } from './Photograph';
 import { TrialMenu } from './TrialMenu';
 import { WrittenCell } from './WrittenCell';
@@ -26,6 +27,8 @@ interface RowProps {
   readonly cells: readonly (Cell | undefined)[];
   readonly waiting: string;
   readonly remarks: Remarks;
+  /** Digits before the point in each column. */
+  readonly pads: string;
   readonly next: boolean;
   readonly say: Book['say'];
   readonly addPhoto: Book['addPhoto'];
@@ -74,6 +77,7 @@ function DrawnRow({
   cells,
   waiting,
   remarks,
+  pads,
   next,
   write,
   say,
@@ -83,6 +87,7 @@ function DrawnRow({
 }: RowProps) {
   const waitingCells = waiting.split(',');
   const standing = trial?.standing ?? 'counts';
+  const whole = pads.split(',').map(Number);
   return (
     <tr
       data-index={number - 1}
@@ -91,7 +96,12 @@ function DrawnRow({
         standing !== 'counts' && 'bg-rule/30',
       )}
     >
-      <th scope="row" data-row={number} data-col={-1} className="pt-3 pb-2 pr-3 text-left font-normal">
+      <th
+        scope="row"
+        data-row={number}
+        data-col={-1}
+        className="sticky left-0 z-[5] bg-page pt-3 pb-2 pr-3 text-left font-normal"
+      >
         {/* Placed by itself: a row that has such a part is not painted anew when another one is. */}
         <span className="relative whitespace-nowrap">
           <span
@@ -138,11 +148,12 @@ function DrawnRow({
             {column.kind === 'given' ? (
               <Given {...{ column, table }} trial={number} />
             ) : column.kind === 'derived' && column.by === 'app' ? (
-              <DerivedCell cell={trial?.derived[column.key]} />
+              <DerivedCell cell={trial?.derived[column.key]} whole={whole[at] ?? 0} />
             ) : cell ? (
               <>
                 <WrittenCell
                   {...{ sheet, cell, column, verdict, write }}
+                  whole={whole[at] ?? 0}
                   waits={waitingCells[at] === 'true'}
                 />
                 <Refusal of={trial?.derived[column.key]} />
@@ -189,10 +200,13 @@ function Said({
 const Refusal = ({ of }: { readonly of: Derived | undefined }) =>
   of?.state === 'refused' ? <p className="py-1 text-sm text-vermilion">{of.reason}</p> : null;
 
-function DerivedCell({ cell }: { readonly cell: Derived | undefined }) {
+function DerivedCell({ cell, whole }: { readonly cell: Derived | undefined; readonly whole: number }) {
   if (cell?.state === 'refused') return <Refusal of={cell} />;
   return (
-    <p className="py-1 text-lg">
+    <p
+      className="py-1 font-mono text-lg"
+      style={cell?.state === 'reckoned' ? padding(cell.text, whole) : undefined}
+    >
       {cell?.state === 'reckoned' ? <Figure text={cell.text} /> : <span className="text-soft">–</span>}
     </p>
   );

@@ -1,4 +1,5 @@
 import { cellKey, pastedBlock, type Table } from '@green-beam/core';
+import clsx from 'clsx';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { BlockDialog, type Block } from './BlockDialog';
 import { useSheet, type Book, type Writing } from './book';
@@ -8,7 +9,9 @@ import { moveBetweenCells } from './moveBetweenCells';
 import { Rows } from './Rows';
 import { isSupplied } from './supplied';
 import { Timer } from './Timer';
+import { wholeDigits } from './padding';
 import { remarksOf, TrialRow } from './TrialRow';
+import { useTooWide } from './wide';
 
 /** A table of trials: readings as they were written, and what follows from them. Arrow keys go from cell to cell. */
 export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
@@ -16,6 +19,8 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
   const sheet = useSheet(book);
   const trials = useMemo(() => outcome.trials[table.key] ?? [], [outcome, table.key]);
   const byNumber = useMemo(() => new Map(trials.map((trial) => [trial.trial, trial])), [trials]);
+  const pads = wholeDigits(table, book.table, trials).join();
+  const [box, tooWide] = useTooWide(widthOf(table));
   const [block, setBlock] = useState<Block | null>(null);
   const filled = Math.max(0, ...trials.map(({ trial }) => trial));
   const counting = trials.filter(({ complete, standing }) => complete && standing === 'counts').length;
@@ -63,7 +68,8 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
         <Timer book={book} table={table} />
       )}
       <div
-        className="-mb-14 overflow-x-auto pb-14"
+        ref={box}
+        className={clsx('-mb-14 pb-14', tooWide && 'overflow-x-auto')}
         {...(answer.mayWrite ? {} : { tabIndex: 0, role: 'group', 'aria-label': `Readings: ${table.title}` })}
       >
         {/* Widths are fixed, so that a key press lays out its own row and not the whole table. */}
@@ -79,9 +85,10 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
               <col key={column.key} style={{ width: `${columnRem(column)}rem` }} />
             ))}
           </colgroup>
-          <thead>
+          {/* In sight while the page goes on below; where the table itself scrolls sideways, the rows keep their names in sight. */}
+          <thead className={clsx(!tooWide && 'sticky top-0 z-20 bg-page')}>
             <tr className="border-b-2 border-ink text-left align-bottom">
-              <th scope="col" className="py-2 pr-3 font-bold">
+              <th scope="col" className="sticky left-0 z-10 bg-page py-2 pr-3 font-bold">
                 {table.rows ? 'Row' : 'Trial'}
               </th>
               {table.columns.map((column) => (
@@ -99,6 +106,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 trial={byNumber.get(number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
                 waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
+                pads={pads}
                 remarks={remarksOf(book.table, table.key, number)}
                 next={next === number}
                 write={write}

@@ -18,6 +18,7 @@ import { TextField } from '../ui/fields';
 import { Hanging } from '../ui/Hanging';
 import { ReadingField } from '../ui/ReadingField';
 import type { Sheet, Writing } from './book';
+import { padding } from './padding';
 import { Worked } from './Worked';
 
 interface Props {
@@ -25,6 +26,8 @@ interface Props {
   readonly cell: Cell;
   readonly column: Column;
   readonly waits: boolean;
+  /** Digits before the point in its column. */
+  readonly whole: number;
   /** What is said of a value that was worked by hand; null for a reading. */
   readonly verdict: WorkedVerdict | null;
   readonly write: (writing: Writing) => Promise<void>;
@@ -39,7 +42,7 @@ const origins = {
 } as const;
 
 /** A reading in ink: struck ones stay readable above it, with initials, time and reason. */
-export function WrittenCell({ sheet, cell, column, waits, verdict, write }: Props) {
+export function WrittenCell({ sheet, cell, column, waits, whole, verdict, write }: Props) {
   const { current, struck, collided } = cell;
   const advice = adviseOn(current.text, column, sheet.investigation, sheet.conventions);
   const origin = origins[current.origin ?? 'own'];
@@ -55,16 +58,22 @@ export function WrittenCell({ sheet, cell, column, waits, verdict, write }: Prop
           </span>
         </p>
       ))}
-      <p className="flex flex-wrap items-baseline gap-x-2 text-lg">
+      <p
+        className="flex flex-wrap items-baseline gap-x-2 font-mono text-lg"
+        style={padding(current.text, whole)}
+      >
         {sheet.mayWrite ? <Correction {...{ cell, column, write }} /> : <Figure text={current.text} />}
-        <span className="text-xs text-soft" title={`${current.reader}, ${clock(current.writtenAt)}`}>
+        <span
+          className="font-sans text-xs text-soft"
+          title={`${current.reader}, ${clock(current.writtenAt)}`}
+        >
           {initials(current.reader)}
         </span>
-        {origin && <span className="text-xs text-beam">{origin}</span>}
+        {origin && <span className="font-sans text-xs text-beam">{origin}</span>}
         {otherTag && (
           <span className="rounded-sm border border-rule bg-white px-1 font-mono text-xs">{otherTag}</span>
         )}
-        {waits && <span className="text-xs text-brass">waits</span>}
+        {waits && <span className="font-sans text-xs text-brass">waits</span>}
       </p>
       {collided && (
         <p className="text-sm text-vermilion">Two of you wrote this cell. Decide, then strike and rewrite.</p>

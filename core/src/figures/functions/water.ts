@@ -37,8 +37,8 @@ function densityAt(temperature: Quantity, name: string, at: number, policy: Roun
  * weighed in air floats in it by a thousandth; with both counted, dissolved air and the formula itself.
  */
 const leftOut: Readonly<Record<WaterRule, { readonly what: string; readonly bound: number }>> = {
-  one: { what: 'water taken as 1 g/mL, air not counted', bound: 5 },
-  table: { what: 'air in which the water was weighed, not counted', bound: 1.1 },
+  one: { what: 'water taken as 1 g/mL', bound: 5 },
+  table: { what: 'air, not counted with the water', bound: 1.1 },
   buoyancy: { what: 'dissolved air in the water', bound: 0.02 },
 };
 

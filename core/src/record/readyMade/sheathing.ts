@@ -6,7 +6,7 @@ export const sheathing: Investigation = {
   ...plain,
   title: 'Copper sheathing: how thin is it?',
   aim: 'Find the thickness of copper sheathing from mass, length and width of three pieces, each measured by two people.',
-  object: 'strip of copper sheathing',
+  object: 'copper sheathing',
   route: 'Jaws would squeeze it; mass and area do not.',
   kit: [
     { tag: 'E-03', kind: 'electronic-balance', model: 'electronic-0_01' },

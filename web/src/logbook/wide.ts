@@ -1,0 +1,17 @@
+import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
+
+const pxPerRem = 16;
+
+/** Whether something of so many rem does not fit into a box, which then scrolls sideways. */
+export function useTooWide(rem: number): [box: RefObject<HTMLDivElement | null>, tooWide: boolean] {
+  const box = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState(Infinity);
+  useLayoutEffect(() => {
+    const element = box.current;
+    if (!element || typeof ResizeObserver === 'undefined') return;
+    const observer = new ResizeObserver(([entry]) => setRoom(entry?.contentRect.width ?? Infinity));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [box, room < rem * pxPerRem];
+}
