@@ -52,4 +52,20 @@ describe('the file of an investigation', () => {
     const problem = read.problems.find((own) => own.place === place);
     expect(problem?.sentence).toMatch(sentence);
   });
+
+  it.each(readyMade.map((what) => [what.title, what] as const))(
+    '%s goes out and in byte for byte',
+    (_, what) => {
+      const out = JSON.stringify(what);
+      const read = readInvestigation(out);
+      expect(read.ok && JSON.stringify(read.investigation)).toBe(out);
+    },
+  );
+
+  it('reads a file of version 1 as it stands, and refuses one of a version that nobody knows', () => {
+    const old = readInvestigation(changed((body) => (body['format'] = 1)));
+    expect(old.ok && old.investigation.format).toBe(1);
+    const later = readInvestigation(changed((body) => (body['format'] = 3)));
+    expect(!later.ok && later.problems[0]?.sentence).toMatch(/another version than 1 and 2/);
+  });
 });

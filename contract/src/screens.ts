@@ -11,6 +11,7 @@ export const screens = [
   '/figures/drills/:itemId',
   '/figures/rearrange',
   '/figures/spot',
+  '/figures/identify',
   '/figures/cards',
   '/logbook',
   '/logbook/:logbookId',

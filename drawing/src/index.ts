@@ -19,6 +19,7 @@ export * from './micrometer';
 export { LevelGauge, inWords as gaugeInWords, type Gauge } from './levelGauge';
 export { ReadersMark } from './readersMark';
 export { Budget } from './budget';
+export { CandidateBands } from './candidateBands';
 export { DotPlot, type Dot } from './dotPlot';
 export * from './plot';
 export * from './trialDots';

@@ -48,6 +48,10 @@ export const router = createBrowserRouter([
         path: 'figures/spot',
         lazy: async () => ({ Component: (await import('./figures/SpotTheFault')).SpotTheFault }),
       },
+      {
+        path: 'figures/identify',
+        lazy: async () => ({ Component: (await import('./figures/Identify')).Identify }),
+      },
       { path: 'figures/cards', lazy: async () => ({ Component: (await import('./figures/Cards')).Cards }) },
       {
         path: 'logbook',

@@ -1,1 +1,2 @@
+export * from './identify';
 export * from './percentError';

@@ -1,2 +1,3 @@
+export * from './materials';
 export * from './boiling';
 export * from './water';

@@ -7,6 +7,7 @@ const benches = [
   { to: '/figures/drills', name: 'Drills' },
   { to: '/figures/rearrange', name: 'Rearrange' },
   { to: '/figures/spot', name: 'Spot the fault' },
+  { to: '/figures/identify', name: 'Identify' },
   { to: '/figures/cards', name: 'Cards' },
 ] as const;
 

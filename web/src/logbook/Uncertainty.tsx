@@ -3,6 +3,7 @@ import {
   cancelledIn,
   improvements,
   combineTypeAandB,
+  perGramCube,
   questionAbout,
   questions,
   weakLine,
@@ -16,6 +17,7 @@ import {
 } from '@green-beam/core';
 import { Budget, Histogram } from '@green-beam/drawing';
 import { useDeferredValue, useMemo } from 'react';
+import { Candidates } from '../figures/Candidates';
 import { Button } from '../ui/Button';
 import { Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
@@ -75,7 +77,31 @@ function OneResult({ book, result }: { readonly book: Book; readonly result: Res
         {result.kind !== 'line' && result.uncertainty !== null && <Ways book={book} result={result} />}
         {result.kind !== 'line' && <Draws book={book} result={result} />}
       </div>
+      <WhatItMayBe result={result} />
     </section>
+  );
+}
+
+/** A density against the table of materials. */
+function WhatItMayBe({
+  result: { plan, value, uncertainty, expanded, plusMinus },
+}: {
+  readonly result: Result;
+}) {
+  const per = perGramCube(plan.unit);
+  const density = per === null ? 0 : value.value.toNumber() * per;
+  if (per === null || density <= 0 || !uncertainty || !plusMinus) return null;
+  return (
+    <div className="mt-6">
+      <h3 className="mb-1 font-bold">What it may be</h3>
+      <Candidates
+        density={density}
+        u={uncertainty * per}
+        expanded={(expanded?.size ?? uncertainty) * per}
+        value={plusMinus.value}
+        unit={plan.unit}
+      />
+    </div>
   );
 }
 
