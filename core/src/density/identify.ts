@@ -50,6 +50,9 @@ export function identify(density: number, u: number, among: readonly Material[] 
   return { ties, others: others.slice(0, 4), toPart: toPart(ties.map(({ material }) => material)) };
 }
 
+/** Nobody needs to part a liquid from a solid. */
+const isLiquid = ({ kind }: Material): boolean => kind === 'liquid';
+
 /** The nearest two ties that do not overlap are parted by a ± of a quarter of what lies between them. */
 function toPart(ties: readonly Material[]): string | null {
   const byLow = [...ties].sort((a, b) => a.low - b.low);
@@ -59,7 +62,7 @@ function toPart(ties: readonly Material[]): string | null {
   });
   if (gaps.length === 0) return null;
   const overlapping = gaps
-    .filter(({ gap }) => gap <= 0)
+    .filter(({ gap, lower, upper }) => gap <= 0 && isLiquid(lower) === isLiquid(upper))
     .map(({ lower, upper }) => `${lower.name} and ${upper.name}`);
   const apart = gaps.filter(({ gap }) => gap > 0).sort((a, b) => a.gap - b.gap)[0];
   return [

@@ -1,7 +1,7 @@
 import { parseNumber } from '@green-beam/core';
 import { useDraft } from '../outbox/useDraft';
 import { TextField } from '../ui/fields';
-import { Candidates } from './Candidates';
+import { Candidates } from '../ui/Candidates';
 import { FiguresPage } from './Figures';
 
 /** A density and its ±, against the table of materials. */

@@ -17,8 +17,9 @@ import {
 } from '@green-beam/core';
 import { Budget, Histogram } from '@green-beam/drawing';
 import { useDeferredValue, useMemo } from 'react';
-import { Candidates } from '../figures/Candidates';
+
 import { Button } from '../ui/Button';
+import { Candidates } from '../ui/Candidates';
 import { Stated } from '../ui/Figure';
 import { Symbol } from '../ui/Symbol';
 import { useOpenBook, type Book } from './book';
