@@ -29,3 +29,4 @@ export * from './houseSample';
 export * from './checkInvestigation';
 export * from './investigationProblem';
 export * from './readyMade';
+export * from './shapes';

@@ -1,5 +1,11 @@
 import { checkInvestigationFile, endpoints, readInvestigation } from '@green-beam/contract';
-import type { Investigation, InvestigationProblem } from '@green-beam/core';
+import {
+  formatVersion,
+  placeInWords,
+  shapes,
+  type Investigation,
+  type InvestigationProblem,
+} from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -19,7 +25,7 @@ import { TablesPart } from './editor/TablesPart';
 import { useInvestigations } from './Investigations';
 
 const blank: Investigation = {
-  format: 1,
+  format: formatVersion,
   title: '',
   aim: '',
   object: '',
@@ -46,12 +52,13 @@ export function InvestigationEditor() {
     return answer.isError ? <Trouble error={answer.error} /> : <Loading what="the investigation" />;
   const from = answer.data.investigations.find(({ id }) => id === search.get('from'));
   const ready = answer.data.readyMade.find(({ title }) => title === search.get('ready'));
+  const shape = shapes.find(({ key }) => key === search.get('shape'));
   return (
     <Editor
       key={search.toString()}
       classId={classId}
       name={`investigation/${classId}/${search.toString()}`}
-      start={from?.body ?? ready ?? blank}
+      start={from?.body ?? ready ?? shape?.body ?? blank}
       replaces={from?.id ?? null}
       version={from?.version ?? 0}
     />
@@ -132,8 +139,10 @@ function Editor({ classId, name, start, replaces, version }: Props) {
           Back
         </Link>
       </div>
-      <Problems title="The file was not taken" problems={fileProblems} />
-      {(draft !== '' || start !== blank) && <Problems title="Before it can be set" problems={problems} />}
+      <Problems title="The file was not taken" problems={fileProblems} body={null} />
+      {(draft !== '' || start !== blank) && (
+        <Problems title="Before it can be set" problems={problems} body={body} />
+      )}
       {keep.isError && (
         <p role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
           {sentenceFor(keep.error)}
@@ -161,12 +170,17 @@ function bodyOf(draft: string): Investigation | null {
   }
 }
 
+const sentenceCase = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 function Problems({
   title,
   problems,
+  body,
 }: {
   readonly title: string;
   readonly problems: readonly InvestigationProblem[];
+  /** What was looked at, so that places can be said in words; null for a file, where they stand as its writer finds them. */
+  readonly body: Investigation | null;
 }) {
   if (problems.length === 0) return null;
   return (
@@ -175,7 +189,12 @@ function Problems({
       <ul>
         {problems.slice(0, 8).map(({ place, sentence }) => (
           <li key={`${place}${sentence}`}>
-            {place !== '' && <span className="font-mono text-sm">{place}: </span>}
+            {place !== '' &&
+              (body === null ? (
+                <span className="font-mono text-sm">{place}: </span>
+              ) : (
+                <strong>{sentenceCase(placeInWords(place, body))}: </strong>
+              ))}
             {sentence}
           </li>
         ))}

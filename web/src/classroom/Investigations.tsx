@@ -1,10 +1,12 @@
 import { endpoints, type InvestigationLine } from '@green-beam/contract';
-import type { Investigation } from '@green-beam/core';
+import { instrumentOf, shapes, type Investigation } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { download, fileName } from '../ui/download';
+import { ChoiceField, TextField } from '../ui/fields';
 import { Stated } from '../ui/Figure';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { Symbol } from '../ui/Symbol';
@@ -40,31 +42,25 @@ export function Investigations() {
           <ul className="divide-y divide-rule border-y border-rule">
             {investigations.map((line) => (
               <li key={line.id} className="py-4">
-                <Set classId={classId} line={line} />
+                <SetWork classId={classId} line={line} />
               </li>
             ))}
           </ul>
         </section>
-        <section aria-label="Ready-made">
-          <h2 className="mb-2">Ready-made</h2>
-          <ul className="divide-y divide-rule border-y border-rule">
-            {readyMade.map((body) => (
-              <li key={body.title} className="py-3">
-                <Ready
-                  classId={classId}
-                  body={body}
-                  there={investigations.some(({ body: { title } }) => title === body.title)}
-                />
-              </li>
-            ))}
-          </ul>
-        </section>
+        <div className="flex flex-col gap-8">
+          <Shapes />
+          <ReadyMade
+            classId={classId}
+            bodies={readyMade}
+            set={new Set(investigations.map(({ body: { title } }) => title))}
+          />
+        </div>
       </div>
     </Page>
   );
 }
 
-function Set({ classId, line }: { readonly classId: string; readonly line: InvestigationLine }) {
+function SetWork({ classId, line }: { readonly classId: string; readonly line: InvestigationLine }) {
   const queries = useQueryClient();
   const change = useMutation({
     mutationFn: (retired: boolean) =>
@@ -130,6 +126,84 @@ function Set({ classId, line }: { readonly classId: string; readonly line: Inves
       )}
     </>
   );
+}
+
+/** Methods without a thing: a new investigation begins with one, and only names and numbers are left to write. */
+function Shapes() {
+  return (
+    <section aria-label="Begin from a shape">
+      <h2 className="mb-2">Begin from a shape</h2>
+      <p className="mb-2 text-sm text-soft">Kit, steps, table and formulas are there; name it and set it.</p>
+      <dl className="grid gap-x-4 gap-y-2 sm:grid-cols-[10rem_1fr]">
+        {[...new Set(shapes.map(({ of }) => of))].map((of) => (
+          <div key={of} className="contents">
+            <dt className="text-soft">{of}</dt>
+            <dd className="flex flex-wrap gap-x-4">
+              {shapes
+                .filter((shape) => shape.of === of)
+                .map(({ key, name }) => (
+                  <Link key={key} to={`edit?shape=${key}`} className="py-1 underline underline-offset-4">
+                    {name}
+                  </Link>
+                ))}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+/** What comes with the app, found by what it is about, how it goes, and what is measured with. */
+function ReadyMade({
+  classId,
+  bodies,
+  set,
+}: {
+  readonly classId: string;
+  readonly bodies: readonly Investigation[];
+  readonly set: ReadonlySet<string>;
+}) {
+  const [words, setWords] = useState('');
+  const [kind, setKind] = useState('');
+  const kinds = [...new Set(bodies.flatMap(({ kit }) => kit.map((item) => item.kind)))].sort();
+  const shown = bodies.filter((body) => (kind === '' || usesKind(body, kind)) && speaksOf(body, words));
+  return (
+    <section aria-label="Ready-made">
+      <h2 className="mb-2">Ready-made</h2>
+      <div className="mb-3 grid gap-3 sm:grid-cols-2">
+        <TextField label="About" value={words} onChange={setWords} longest={40} />
+        <ChoiceField
+          label="Measured with"
+          value={kind}
+          choices={[
+            ['', 'anything'],
+            ...kinds.map((own) => [own, instrumentOf(own).name.toLowerCase()] as const),
+          ]}
+          onChange={setKind}
+        />
+      </div>
+      {shown.length === 0 && <p className="text-soft">None of the {bodies.length} is like that.</p>}
+      <ul className="divide-y divide-rule border-y border-rule">
+        {shown.map((body) => (
+          <li key={body.title} className="py-3">
+            <Ready classId={classId} body={body} there={set.has(body.title)} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const usesKind = ({ kit }: Investigation, wanted: string): boolean => kit.some(({ kind }) => kind === wanted);
+
+/** Whether every word is somewhere in it. */
+function speaksOf({ title, aim, object, route, steps }: Investigation, words: string): boolean {
+  const all = [title, aim, object, route, ...steps.map(({ text }) => text)].join(' ').toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => all.includes(word));
 }
 
 function Ready({

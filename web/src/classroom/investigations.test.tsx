@@ -86,6 +86,41 @@ describe('what is set for a class', () => {
   });
 });
 
+describe('what comes with the app', () => {
+  it('is found by words and by what it is measured with', async () => {
+    const { user } = desk('');
+    const ready = await region('Ready-made');
+    const titles = () =>
+      within(ready)
+        .getAllByRole('heading', { level: 3 })
+        .map(({ textContent }) => textContent);
+    expect(titles()).toHaveLength(readyMade.length);
+    await user.type(within(ready).getByLabelText('About'), 'burette jar');
+    expect(titles()).toEqual(['Glassware: three ways to 20 mL']);
+    await user.selectOptions(within(ready).getByLabelText('Measured with'), 'thermometer');
+    expect(titles()).toEqual(['Glassware: three ways to 20 mL']);
+    await user.selectOptions(within(ready).getByLabelText('Measured with'), 'micrometer');
+    expect(ready).toHaveTextContent(`None of the ${readyMade.length} is like that.`);
+  });
+
+  it('begins a new one from a shape: name its object and set it', async () => {
+    const { user, calls } = desk('');
+    const begun = await region('Begin from a shape');
+    await user.click(within(begun).getByRole('link', { name: 'Density by displacement' }));
+    // The one thing that is missing is said in words, at its field.
+    expect(await screen.findByRole('alert')).toHaveTextContent('Object: This is missing.');
+    await user.type(screen.getByLabelText('Object'), 'anchor chain link');
+    await user.click(screen.getByRole('button', { name: 'Set this work' }));
+    await waitFor(() =>
+      expect(sentBody(calls).body).toMatchObject({
+        title: 'Density by displacement',
+        object: 'anchor chain link',
+      }),
+    );
+    expect(sentBody(calls).body.results[0]?.accepted).toBeNull();
+  });
+});
+
 describe('the editor', () => {
   it('adapts one into its next version, and keeps what was typed over a reload', async () => {
     const first = desk('/edit?from=i');
