@@ -1,4 +1,5 @@
 import { presetNamed, seeded, type Conventions } from '../src';
+import { rowOf } from '../src/record/namedRows';
 import { OutcomeEvaluator } from '../src/record/outcome';
 import type { Result } from '../src/record/result';
 import { tableOf, type Entry } from '../src/record/table';
@@ -95,9 +96,11 @@ export function stated(of: Case, rows: Rows, conventions: Conventions): Result {
   const entries = Object.entries(rows).flatMap(([column, values]) =>
     !written.has(column)
       ? []
-      : values.flatMap((value, row): Entry[] => [
-          entry(row + 1, column, textOf(of, column, value), { tag: of.readOn[column] ?? '' }),
-        ]),
+      : values.flatMap((value, row): Entry[] =>
+          concerns(of, column, row + 1)
+            ? [entry(row + 1, column, textOf(of, column, value), { tag: of.readOn[column] ?? '' })]
+            : [],
+        ),
   );
   const missing = unread(of, rows);
   const evaluator = new OutcomeEvaluator(investigation, conventions);
@@ -122,6 +125,13 @@ function alone({ investigation, plan }: Case): {
     },
     key: plan,
   };
+}
+
+/** Whether a reading has to do with the result: of other named rows of its table it does not know. */
+function concerns({ investigation, plan }: Case, column: string, trial: number): boolean {
+  const [, row] = plan.split('.');
+  const table = investigation.tables.find(({ columns }) => columns.some(({ key }) => key === column));
+  return row === undefined || !table?.rows || rowOf(table, trial)?.key === row;
 }
 
 function textOf(of: Case, column: string, value: number): string {

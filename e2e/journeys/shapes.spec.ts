@@ -15,10 +15,11 @@ test('a teacher sets a displacement of his own from a shape, and a student ident
     await what;
   };
   await page.goto(`${new URL(page.url()).origin}/class/${room.classId}/investigations`);
+  await expect(page.getByRole('heading', { name: 'Begin from a shape' })).toBeVisible();
   await clean(page, laptopAndPhone);
   await press(page.getByRole('link', { name: 'Density by displacement' }).click());
   await expect(page.getByText('Object: This is missing.')).toBeVisible();
-  await press(page.getByLabel('Object').fill('anchor chain link'));
+  await press(page.getByLabel('Object', { exact: true }).fill('anchor chain link'));
   await press(page.getByRole('button', { name: 'Set this work' }).click());
   await expect(page.getByRole('heading', { name: 'Investigations' })).toBeVisible();
   expect(presses).toBeLessThanOrEqual(15);
@@ -31,7 +32,7 @@ test('a teacher sets a displacement of his own from a shape, and a student ident
     [2, '196.2', '41.2', '66.2'],
     [3, '196.2', '38.5', '63.5'],
   ] as const) {
-    await student.getByLabel(`Trial ${trial}, Mass of the pin in g`).focus();
+    await student.getByLabel(`Trial ${trial}, Mass in g`).focus();
     for (const text of texts) {
       await student.keyboard.type(text);
       await student.keyboard.press('Enter');

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { presetNamed, seeded } from '..';
 import { byRule, rules } from '../../test/byRule';
 import { ownCases, readyMadeCases } from '../../test/benches';
@@ -9,6 +9,8 @@ import { classroom, matched, observe } from '.';
 
 const cases = [...readyMadeCases, ...ownCases];
 const few = 200;
+// Two hundred logbooks of a long table take their time on a busy machine.
+vi.setConfig({ testTimeout: 60_000 });
 
 it('every result that comes with the app is among those that are looked at', () => {
   expect(readyMadeCases.map(({ investigation, plan }) => `${investigation.title}: ${plan}`).sort()).toEqual(

@@ -7,6 +7,7 @@ import type {
   SessionAnswer,
 } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
+import { readyMade } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { entry } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -215,7 +216,7 @@ describe('investigations of a class', () => {
   it('are listed with their logbooks, and those that come with the app', async () => {
     const teacher = await harness.asTeacher();
     const { body } = await teacher.get<InvestigationsAnswer>(await classPath(teacher));
-    expect(body.readyMade).toHaveLength(10);
+    expect(body.readyMade).toHaveLength(readyMade.length);
     expect(body.investigations[0]).toMatchObject({ version: 1, retired: false });
     // Every bench has opened it.
     expect(body.investigations[0]!.logbooks.length).toBeGreaterThan(7);
