@@ -219,6 +219,7 @@ test('a thermometer and a ruler are read with the eye brought square', async ({ 
 /** To what the demo class reads each ruler: d 1 → 0.1, d 5 → 1, in every decade. */
 const rulerSteps: Readonly<Record<string, { readonly unit: string; readonly step: number }>> = {
   'ruler-mm': { unit: 'mm', step: 0.1 },
+  'metre-stick-mm': { unit: 'mm', step: 0.1 },
   'stick-half-cm': { unit: 'mm', step: 1 },
   'stick-cm': { unit: 'mm', step: 1 },
   'stick-dm': { unit: 'mm', step: 10 },

@@ -16,7 +16,7 @@ test('a teacher sets a displacement of his own from a shape, and a student ident
   };
   await page.goto(`${new URL(page.url()).origin}/class/${room.classId}/investigations`);
   await expect(page.getByRole('heading', { name: 'Begin from a shape' })).toBeVisible();
-  await clean(page, laptopAndPhone);
+  await clean(page);
   await press(page.getByRole('link', { name: 'Density by displacement' }).click());
   await expect(page.getByText('Object: This is missing.')).toBeVisible();
   await press(page.getByLabel('Object', { exact: true }).fill('anchor chain link'));

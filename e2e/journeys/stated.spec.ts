@@ -72,7 +72,6 @@ test('brine into one receiver: neighbouring portions share a reading', async ({ 
   const density = result(page, 'Result');
   await expect(density).toContainText('(1.200 ± 0.003) g/cm³');
   await expect(density).toContainText('readings that the portions share');
-  await clean(page);
 });
 
 test('a pan that dries: a clock read to the minute, and to the second', async ({ page, browser }) => {
@@ -94,7 +93,6 @@ test('a pan that dries: a clock read to the minute, and to the second', async ({
   // 62 min after the first look, 37 min from the middle: Σw⁺ = 1.512. The ruler by itself 0.5·0.974/0.2 = 2.44, the clock, whose
   // first look is the zero of all, 0.5·1.635 = 0.82; tolerance 0.5·1.512/0.2 = 3.78: together 4.57.
   await expect(result(page, 'Minutes until it stands at 12 mm')).toContainText('(62 ± 5) min');
-  await clean(page);
   await other.context().close();
 });
 

@@ -1,5 +1,7 @@
 import type { WorkedVerdict } from '../answer';
+import { floatsIn, perGramCube } from '../density';
 import { parseNumber } from '../figures';
+import { waterDensity } from '../reference';
 import { digitRules } from './digitRules';
 import { columnOf } from './investigation';
 import { eachMeasured, type Found, type LogbookRule } from './logbookLook';
@@ -141,11 +143,15 @@ export const logbookRules: readonly LogbookRule[] = [
       );
       if (floats === null) return [];
       return outcome.results.flatMap((state): Found[] => {
-        if (state.state !== 'reckoned' || state.plan.unit !== 'g/cm³') return [];
+        const per = perGramCube(state.plan.unit);
+        if (state.state !== 'reckoned' || per === null) return [];
         const { value, expanded, uncertainty } = state.result;
-        const apart = value.value.toNumber() - 0.998;
-        const doubt = expanded?.size ?? uncertainty ?? 0;
-        return apart < 0 === floats || Math.abs(apart) <= doubt
+        const foretold = floatsIn(
+          value.value.toNumber() * per,
+          (expanded?.size ?? uncertainty ?? 0) * per,
+          waterDensity(20) / 1000,
+        );
+        return foretold === 'cannot tell' || (foretold === 'floats') === floats
           ? []
           : [
               {

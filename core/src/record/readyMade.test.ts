@@ -350,6 +350,12 @@ describe('a second look at a logbook', () => {
       ...(answer === '' ? [] : [entry(0, '@answer float', answer)]),
     ];
     expect(look(lampOil, entries).some(([code]) => code === 'contradicts-floating')).toBe(contradicts);
+    // Whatever unit the class wants it in.
+    const inKilograms: Investigation = {
+      ...lampOil,
+      results: lampOil.results.map((plan) => ({ ...plan, unit: 'kg/m³', accepted: null })),
+    };
+    expect(look(inKilograms, entries).some(([code]) => code === 'contradicts-floating')).toBe(contradicts);
   });
 });
 
