@@ -7,7 +7,7 @@ import {
   type InvestigationProblem,
 } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
@@ -77,6 +77,8 @@ function Editor({ classId, name, start, replaces, version }: Props) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const [draft, setDraft] = useDraft(name);
+  // A long list may lie behind it: it begins at its title.
+  useEffect(() => window.scrollTo(0, 0), []);
   const [reads, setReads] = useState(0);
   const [fileProblems, setFileProblems] = useState<readonly InvestigationProblem[]>([]);
   const body = bodyOf(draft) ?? start;

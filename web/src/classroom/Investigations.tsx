@@ -134,10 +134,10 @@ function Shapes() {
     <section aria-label="Begin from a shape">
       <h2 className="mb-2">Begin from a shape</h2>
       <p className="mb-2 text-sm text-soft">Kit, steps, table and formulas are there; name it and set it.</p>
-      <dl className="grid gap-x-4 gap-y-2 sm:grid-cols-[10rem_1fr]">
+      <dl className="flex flex-col gap-2">
         {[...new Set(shapes.map(({ of }) => of))].map((of) => (
-          <div key={of} className="contents">
-            <dt className="text-soft">{of}</dt>
+          <div key={of}>
+            <dt className="text-sm text-soft">{of}</dt>
             <dd className="flex flex-wrap gap-x-4">
               {shapes
                 .filter((shape) => shape.of === of)
