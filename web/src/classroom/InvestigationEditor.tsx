@@ -78,7 +78,9 @@ function Editor({ classId, name, start, replaces, version }: Props) {
   const queries = useQueryClient();
   const [draft, setDraft] = useDraft(name);
   // A long list may lie behind it: it begins at its title.
-  useEffect(() => window.scrollTo(0, 0), []);
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, []);
   const [reads, setReads] = useState(0);
   const [fileProblems, setFileProblems] = useState<readonly InvestigationProblem[]>([]);
   const body = bodyOf(draft) ?? start;
