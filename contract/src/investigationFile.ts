@@ -7,95 +7,10 @@ import {
   type Investigation,
   type InvestigationProblem,
 } from '@green-beam/core';
-import {
-  array,
-  boolean,
-  lazy,
-  mixed,
-  number,
-  object,
-  string,
-  ValidationError,
-  type ISchema,
-  type ObjectShape,
-} from 'yup';
+import { array, mixed, number, object, string, ValidationError } from 'yup';
+import { column } from './columnFile';
+import { byKind, count, decimal, flag, list, maybe, maybeList, needed, only, text } from './fileFields';
 
-const text = (longest: number) =>
-  string()
-    .strict()
-    .typeError('A text is expected here.')
-    .max(longest, `This is at most ${longest} characters long.`)
-    .test('storable', 'This holds a character that cannot be stored.', (value) => !value?.includes('\0'));
-const needed = (longest: number) => text(longest).required('This is missing.');
-const maybe = (longest: number) => text(longest).optional();
-const flag = () => boolean().strict().typeError('true or false is expected here.');
-const count = (least: number, most: number) =>
-  number()
-    .strict()
-    .typeError('A number is expected here.')
-    .integer('A whole number is expected here.')
-    .min(least, `This is at least ${least}.`)
-    .max(most, `This is at most ${most}.`);
-const only = (shape: ObjectShape) =>
-  object(shape)
-    .noUnknown(({ unknown }) => `“${String(unknown)}” is not known here.`)
-    .strict();
-/** One of several shapes, told apart by `kind`. */
-const byKind = (shapes: Readonly<Record<string, ReturnType<typeof only>>>) =>
-  lazy((value: unknown) => {
-    const kind = typeof value === 'object' && value !== null && 'kind' in value ? String(value.kind) : '';
-    return (
-      shapes[kind] ??
-      only({
-        kind: string()
-          .oneOf(Object.keys(shapes), `This is one of ${Object.keys(shapes).join(', ')}.`)
-          .required('This is missing.'),
-      })
-    );
-  });
-const maybeList = (of: ISchema<unknown>, most: number) =>
-  array(of).strict().typeError('A list is expected here.').max(most, `There are at most ${most} here.`);
-const list = (of: ISchema<unknown>, most: number) => maybeList(of, most).required('This is missing.');
-const decimal = () =>
-  text(40).matches(/^[+\-−]?\d+([.,]\d+)?$/, {
-    message: 'A decimal number is expected here.',
-    excludeEmptyString: true,
-  });
-
-const head = { key: needed(40), heading: needed(80), symbol: needed(30), kind: needed(20) };
-const column = byKind({
-  measured: only({
-    ...head,
-    unit: needed(24),
-    tag: needed(40),
-    planned: maybe(60),
-    carried: flag().optional(),
-    differs: flag().optional(),
-  }),
-  clock: only(head),
-  count: only({ ...head, unit: text(24).defined('This is missing.'), differs: flag().optional() }),
-  given: only({
-    ...head,
-    unit: text(24).defined('This is missing.'),
-    values: list(
-      only({
-        value: needed(40),
-        plusMinus: decimal().optional(),
-        source: text(200).defined('This is missing.'),
-      }),
-      mostTrials,
-    ),
-  }),
-  choice: only({ ...head, options: list(needed(40), 20) }),
-  text: only(head),
-  derived: only({
-    ...head,
-    unit: text(24).defined('This is missing.'),
-    formula: needed(400),
-    by: string().oneOf(['app', 'student'], 'This is app or student.').required('This is missing.'),
-    rises: flag().optional(),
-  }),
-});
 const acceptedShape = {
   value: needed(60),
   tolerance: decimal().optional(),

@@ -1,5 +1,5 @@
 import { instruments } from '../instruments';
-import { errorCauses } from './causes';
+import { errorCauses } from './errorCauses';
 import { checkFormula } from './checkFormula';
 import { checkResults } from './checkResults';
 import { parseNumber } from '../figures';

@@ -20,6 +20,7 @@ export * from './columnRule';
 export * from './worked';
 export * from './workedMean';
 export * from './improve';
+export * from './errorCauses';
 export * from './causes';
 export * from './secondLook';
 export * from './logbookRules';

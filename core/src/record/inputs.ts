@@ -1,24 +1,16 @@
-import { functions, type Quantity } from '../figures';
+import type { Quantity } from '../figures';
 import { dualOf, termOf, variable, type Component, type Input, type ModelEquation } from '../uncertainty';
 import { variesByPlan } from './byPlan';
-import { clockHalfWidth, halfWidthOf } from './columnKinds';
-import { beforeSuffix, named, parsedFormula, type Named } from './formula';
-import { kitOf, unitOf, type Column, type GivenColumn, type Table } from './investigation';
+import { named, parsedFormula, type Named } from './formula';
+import type { Column, GivenColumn, Table } from './investigation';
 import { jointScatter, type Repeated } from './jointScatter';
 import { partsOf, type LineParts, type PointColumn } from './lineParts';
 import { givenIn } from './namedRows';
+import { withLeftOut } from './leftOut';
 import { Marks, scatterPrefix } from './marks';
 import { asStandard, perUnit, Unfinished, type ModelInputs, type ResultModel } from './modelInputs';
+import { ReadingCauses } from './readingCauses';
 import { valueIn, type Trial } from './trials';
-
-/** What stands behind the readings of one column, in base units. */
-interface Cause {
-  readonly base: number;
-  readonly called: string;
-  readonly parts: readonly Component[];
-  /** Grows with what is read: by what share of it. */
-  readonly scale: { readonly source: string; readonly share: number } | null;
-}
 
 /** Gathers the inputs that a formula turns out to need, each once. */
 export class Inputs {
@@ -31,12 +23,12 @@ export class Inputs {
   /** The inputs that are looks at a clock. */
   readonly #looks = new Set<string>();
   readonly #names = new Map<string, Named | undefined>();
-  /** What is the same for all readings of one cause. */
-  readonly #causes = new Map<string, Cause>();
+  readonly #causes: ReadingCauses;
   readonly #marks: Marks;
 
   constructor(private readonly modelInputs: ModelInputs) {
     this.#marks = new Marks(modelInputs);
+    this.#causes = new ReadingCauses(modelInputs);
   }
 
   /** A formula over the means of columns. @throws Unfinished */
@@ -175,7 +167,7 @@ export class Inputs {
       const at = column.values.indexOf(own);
       const name = `${column.key} as given, ${at}`;
       const row = column.values.length > 1 ? `, ${table.rows?.[at]?.name ?? at}` : '';
-      const source = `${this.#called(column)}${row}, from ${own.source}`;
+      const source = `${this.#causes.called(column)}${row}, from ${own.source}`;
       const { conventions } = this.modelInputs;
       this.#inputs.set(name, {
         name,
@@ -197,17 +189,9 @@ export class Inputs {
   #withScatter(term: ModelEquation, found: Named): ModelEquation {
     if (variesByPlan(found.column, found.table)) return term;
     const name = `${scatterPrefix}${found.column.key}`;
-    this.#repeats.set(name, { ...found, name, called: this.#called(found.column) });
+    this.#repeats.set(name, { ...found, name, called: this.#causes.called(found.column) });
     this.#inputs.set(name, { name, value: 0, components: [] });
     return { kind: 'operation', operator: '+', left: term, right: { kind: 'input', name } };
-  }
-
-  /** A column by its heading; where another bears the same one, with its symbol: they are two causes. */
-  #called(column: Column): string {
-    const alike = this.modelInputs.investigation.tables.some(({ columns }) =>
-      columns.some(({ heading, key }) => key !== column.key && heading === column.heading),
-    );
-    return alike ? `${lower(column.heading)} ${column.symbol}` : lower(column.heading);
   }
 
   #derivatives(term: ModelEquation): ReadonlyMap<string, number> {
@@ -226,7 +210,7 @@ export class Inputs {
 
   /** @param cause what its components are named by: readings of one cause act together. */
   #reading(name: string, column: Column, { value, lastPlace }: Quantity, cause = name): ModelEquation {
-    const { base, called, parts, scale } = this.#causeOf(column, lastPlace, cause);
+    const { base, called, parts, scale } = this.#causes.of(column, lastPlace, cause);
     const own = value.toNumber() * base;
     if (column.kind === 'clock') this.#looks.add(name);
     if (column.kind === 'measured') this.#marks.read(name, column, called);
@@ -240,78 +224,13 @@ export class Inputs {
     return { kind: 'input', name };
   }
 
-  #causeOf(column: Column, lastPlace: number | null, cause: string): Cause {
-    const key = column.kind === 'clock' ? `${cause} ${lastPlace}` : cause;
-    const known = this.#causes.get(key);
-    if (known) return known;
-    const base = perUnit(unitOf(column));
-    const called = this.#called(column);
-    // Named by its heading, with what tells one look from another after it.
-    const source = `reading ${called}${cause.slice(column.key.length).replace(beforeSuffix, ' of the trial before')}`;
-    const made: Cause = { base, called, ...this.#partsOf(source, column, lastPlace, base) };
-    this.#causes.set(key, made);
-    return made;
-  }
-
-  #partsOf(
-    reading: string,
-    column: Column,
-    lastPlace: number | null,
-    base: number,
-  ): Pick<Cause, 'parts' | 'scale'> {
-    const { investigation, conventions } = this.modelInputs;
-    const bound = (source: string, kind: Component['kind'], size: number): Component => ({
-      source,
-      kind,
-      u: asStandard(size, conventions) * base,
-    });
-    // Each look at a clock has its own error.
-    if (column.kind === 'clock')
-      return { parts: [bound(reading, 'reading', clockHalfWidth(lastPlace))], scale: null };
-    if (column.kind !== 'measured') return { parts: [], scale: null };
-    const { tag, offset, scalePercent } = kitOf(investigation, column.tag);
-    return {
-      parts: [
-        bound(reading, 'reading', halfWidthOf(column, investigation, conventions)),
-        ...(offset ? [bound(`zero of ${tag}`, 'offset', Number(offset))] : []),
-      ],
-      scale: scalePercent
-        ? { source: `scale of ${tag}`, share: asStandard(Number(scalePercent) / 100, conventions) }
-        : null,
-    };
-  }
-
-  /** Functions with what they do not count, as inputs of value 0: one cause for each. */
-  #withLeftOut(term: ModelEquation): ModelEquation {
-    switch (term.kind) {
-      case 'function': {
-        const of: ModelEquation = { ...term, of: this.#withLeftOut(term.of) };
-        const left = functions[term.name].leavesOut?.(term.water ? { water: term.water } : {});
-        if (!left) return of;
-        const { conventions } = this.modelInputs;
-        this.#inputs.set(left.what, {
-          name: left.what,
-          value: 0,
-          components: [{ source: left.what, kind: 'tolerance', u: asStandard(left.bound, conventions) }],
-        });
-        return { kind: 'operation', operator: '+', left: of, right: { kind: 'input', name: left.what } };
-      }
-      case 'mean':
-        return { ...term, of: term.of.map((of) => this.#withLeftOut(of)) };
-      case 'operation':
-        return { ...term, left: this.#withLeftOut(term.left), right: this.#withLeftOut(term.right) };
-      default:
-        return term;
-    }
-  }
-
   #finish(term: ModelEquation): ResultModel {
-    const marked = this.#marks.within(this.#withLeftOut(term), this.#portions);
+    const whole = withLeftOut(term, this.modelInputs.conventions);
+    for (const input of whole.inputs) this.#inputs.set(input.name, input);
+    const marked = this.#marks.within(whole.term, this.#portions);
     for (const input of marked.differences) this.#inputs.set(input.name, input);
     if (this.#repeats.size > 0) this.#scatterJointly(this.#derivatives(marked.term));
     for (const [name, component] of marked.alone) this.#adds(name, component);
     return { term: marked.term, inputs: [...this.#inputs.values()] };
   }
 }
-
-const lower = (heading: string): string => heading.charAt(0).toLowerCase() + heading.slice(1);
