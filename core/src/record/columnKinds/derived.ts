@@ -1,18 +1,13 @@
-import { isScale, measured, namesIn, parseNumber } from '../../figures';
-import { parseProduct } from '../../units';
+import { namesIn } from '../../figures';
 import type { AuditColumn } from '../auditTable';
 import { parsedFormula } from '../formula';
 import type { DerivedColumn } from '../investigation';
 import type { ColumnKind } from './columnKind';
+import { writtenNumber } from './writtenNumber';
 
 /** A formula over the columns before it; what is written in it was worked by a student. */
 export const derivedKind: ColumnKind<DerivedColumn> = {
-  quantity(text, { unit }, { conventions }) {
-    const parsed = parseNumber(text, conventions.trailingZeros);
-    return parsed.ok
-      ? { ...measured(parsed.number), unit: unit === '' ? [] : parseProduct(unit), point: isScale(unit) }
-      : null;
-  },
+  quantity: writtenNumber,
   // What is worked is checked by itself, against its readings.
   advise: () => null,
   halfWidth: () => 0,

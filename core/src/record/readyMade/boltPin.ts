@@ -1,5 +1,5 @@
 import type { Investigation } from '../investigation';
-import { clearUp, density, derived, measured, plain } from './plain';
+import { clearUp, density, derived, measured, plain, displacement } from './plain';
 
 /** A pin of bronze or brass, on a beam balance. */
 export const boltPin: Investigation = {
@@ -43,9 +43,7 @@ export const boltPin: Investigation = {
       trials: 3,
       columns: [
         measured('mass', 'Mass of the pin', 'm', 'g', 'B-02'),
-        measured('before', 'Volume before', 'V_1', 'mL', 'C-07'),
-        measured('after', 'Volume after', 'V_2', 'mL', 'C-07'),
-        derived('V', 'Volume', 'V', 'mL', 'after - before', { rises: true }),
+        ...displacement('C-07'),
         derived('rho', 'Density', 'ρ', 'g/cm³', 'mass / V'),
       ],
     },

@@ -1,5 +1,5 @@
 import type { Investigation } from '../investigation';
-import { clearUp, derived, measured, plain } from './plain';
+import { clearUp, derived, measured, plain, waterTable } from './plain';
 
 const marked = (tolerance: string, of: string) => ({
   value: '20.00',
@@ -39,12 +39,7 @@ export const glasswareThreeWays: Investigation = {
     clearUp,
   ],
   tables: [
-    {
-      key: 'water',
-      title: 'The water',
-      trials: 2,
-      columns: [measured('t', 'Temperature of the water', 't', '°C', 'T-02')],
-    },
+    waterTable('T-02'),
     {
       key: 'jars',
       title: 'Jars',

@@ -7,6 +7,7 @@ import type {
   MeanPlan,
   MeasuredColumn,
   MethodStep,
+  Table,
 } from '../investigation';
 
 /** What an investigation is where nothing else is said of it. */
@@ -47,6 +48,21 @@ export const given = (
   unit: string,
   values: readonly GivenValue[],
 ): Column => ({ kind: 'given', key, heading, symbol, unit, values });
+
+/** A level before and after, and what rises between them. */
+export const displacement = (tag: string, by: DerivedColumn['by'] = 'app'): Column[] => [
+  measured('before', 'Volume before', 'V_1', 'mL', tag),
+  measured('after', 'Volume after', 'V_2', 'mL', tag),
+  derived('V', 'Volume', 'V', 'mL', 'after - before', { rises: true, ...(by === 'app' ? {} : { by }) }),
+];
+
+/** The temperature of the water that a series is weighed with. */
+export const waterTable = (tag: string): Table => ({
+  key: 'water',
+  title: 'The water',
+  trials: 2,
+  columns: [measured('t', 'Temperature of the water', 't', '°C', tag)],
+});
 
 export const density = (
   column: string,

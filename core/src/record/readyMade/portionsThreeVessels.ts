@@ -1,5 +1,5 @@
 import type { Investigation } from '../investigation';
-import { clearUp, derived, measured, plain } from './plain';
+import { clearUp, derived, measured, plain, waterTable } from './plain';
 
 const marked = (tolerance: string) => ({ value: '10.00', tolerance, unit: 'mL', source: 'its mark' });
 
@@ -30,12 +30,7 @@ export const portionsThreeVessels: Investigation = {
     clearUp,
   ],
   tables: [
-    {
-      key: 'water',
-      title: 'The water',
-      trials: 2,
-      columns: [measured('t', 'Temperature of the water', 't', '°C', 'T-02')],
-    },
+    waterTable('T-02'),
     {
       key: 'portions',
       title: 'Weighings',

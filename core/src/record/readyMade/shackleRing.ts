@@ -1,5 +1,5 @@
 import type { Investigation } from '../investigation';
-import { clearUp, density, derived, measured, plain } from './plain';
+import { clearUp, density, derived, measured, plain, displacement } from './plain';
 
 /** A second displacement, on an electronic balance that a connected one can write into; the student works it by hand. */
 export const shackleRing: Investigation = {
@@ -32,9 +32,7 @@ export const shackleRing: Investigation = {
       trials: 3,
       columns: [
         measured('mass', 'Mass of the ring', 'm', 'g', 'E-03'),
-        measured('before', 'Volume before', 'V_1', 'mL', 'C-04'),
-        measured('after', 'Volume after', 'V_2', 'mL', 'C-04'),
-        derived('V', 'Volume', 'V', 'mL', 'after - before', { rises: true, by: 'student' }),
+        ...displacement('C-04', 'student'),
         derived('rho', 'Density', 'ρ', 'g/cm³', 'mass / V', { by: 'student' }),
       ],
     },

@@ -1,5 +1,5 @@
 import type { Investigation } from '../investigation';
-import { clearUp, density, derived, measured, plain } from './plain';
+import { clearUp, density, derived, measured, plain, displacement } from './plain';
 
 /** One material in pieces of many sizes: is bigger denser? */
 export const slatePieces: Investigation = {
@@ -33,9 +33,7 @@ export const slatePieces: Investigation = {
       rows: ['A', 'B', 'C', 'D', 'E'].map((name) => ({ key: name.toLowerCase(), name: `Piece ${name}` })),
       columns: [
         measured('m', 'Mass', 'm', 'g', 'E-03'),
-        measured('before', 'Volume before', 'V_1', 'mL', 'C-07'),
-        measured('after', 'Volume after', 'V_2', 'mL', 'C-07'),
-        derived('V', 'Volume', 'V', 'mL', 'after - before', { rises: true }),
+        ...displacement('C-07'),
         derived('rho', 'Density', 'ρ', 'g/cm³', 'm / V'),
       ],
     },
