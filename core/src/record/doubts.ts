@@ -1,3 +1,4 @@
+import { perGramCube } from '../density';
 import { Decimal } from '../figures';
 import type { Outcome } from './outcome';
 import type { Result } from './result';
@@ -8,27 +9,19 @@ import { unitOf, type Column } from './investigation';
 /** What no solid or liquid reaches, in g/cm³: aerogel is lighter than the least, osmium (22.6) the densest of all. */
 const densitiesFrom = 0.01;
 const densitiesTo = 23;
-const inGramsPerCube: Readonly<Record<string, number>> = {
-  'g/cm³': 1,
-  'g/mL': 1,
-  'kg/L': 1,
-  'kg/dm³': 1,
-  'g/L': 1e-3,
-  'kg/m³': 1e-3,
-};
 /** So many times more or less than expected is asked about. */
 const farOff = 3;
 
 /** A result that cannot well be, as a question; null where nothing speaks against it. */
 export function questionAbout({ plan, value, uncertainty }: Result): string | null {
   const size = value.value.toNumber();
-  const perCube = inGramsPerCube[plan.unit];
+  const perCube = perGramCube(plan.unit);
   const written = `${value.value.toSignificantDigits(3).toString().replace('-', '−')} ${plan.unit}`;
-  if (perCube !== undefined && size <= 0)
+  if (perCube !== null && size <= 0)
     return `A density of ${written} is not more than nothing. Which reading is the wrong way round?`;
-  if (perCube !== undefined && size * perCube > densitiesTo)
+  if (perCube !== null && size * perCube > densitiesTo)
     return `${written} would be denser than any metal. Is a point misplaced, a volume in another unit, or one reading in the place of another?`;
-  if (perCube !== undefined && size * perCube < densitiesFrom)
+  if (perCube !== null && size * perCube < densitiesFrom)
     return `${written} would be as light as a gas. Is a point misplaced, or a mass in another unit?`;
   const accepted = Number(plan.accepted?.value);
   if (Number.isFinite(accepted) && accepted !== 0) {

@@ -1,5 +1,6 @@
 import type { Conventions } from '../conventions';
 import type { InstrumentKind } from '../conventions/kinds';
+import { perGramCube } from '../density';
 import { Decimal, roundToFigures } from '../figures';
 import { instrumentOf, modelOf, type Make } from '../instruments';
 import { kitOf, type Investigation, type KitItem } from './investigation';
@@ -129,8 +130,6 @@ function vesselsWeighed(
   });
 }
 
-const densities: readonly string[] = ['g/cm³', 'g/mL', 'kg/m³', 'kg/L', 'g/L'];
-
 /**
  * A density of twice as much: mass and volume double, what is read and what the makers allow stay, so that their part
  * halves; what grows with the reading does not. Trials may scatter as before, a line is twice as long.
@@ -139,7 +138,7 @@ function twiceAsMuch(
   { kind, plan, contributions, typeA, typeB }: Result,
   conventions: Conventions,
 ): readonly number[] {
-  if (!densities.includes(plan.unit)) return [];
+  if (perGramCube(plan.unit) === null) return [];
   const instruments = contributions.filter((part) => part.kind !== 'repeat');
   const then = instruments.map(({ kind: of, contribution }) =>
     of === 'scale factor' ? contribution : contribution / 2,

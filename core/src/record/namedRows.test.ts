@@ -28,9 +28,9 @@ describe('rows with names', () => {
       ...['burette', 'cylinder', 'beaker'],
     ]);
     expect([1, 6, 13].map((trial) => trialName(jars, trial))).toEqual([
-      'Burette U-01, 1',
-      'Cylinder C-04, 2',
-      'Burette U-01, again',
+      '1 Burette U-01',
+      '6 Cylinder C-04',
+      '13 Burette U-01',
     ]);
     expect(trialName(glasswareThreeWays.tables[0]!, 2)).toBe('2');
   });

@@ -23,14 +23,10 @@ export function rowOf({ rows, trials }: Pick<Table, 'rows' | 'trials'>, trial: n
   return trial <= planned ? rows[Math.floor((trial - 1) / each)] : rows[(trial - planned - 1) % rows.length];
 }
 
-/** What a trial is called: its number, or its row with the number of its trial there. */
+/** What a trial is called: its number, by which findings speak of it, and the name of its row. */
 export function trialName(table: Pick<Table, 'rows' | 'trials'>, trial: number): string {
   const row = rowOf(table, trial);
-  if (!row) return String(trial);
-  const each = trialsEach(table);
-  const planned = each * (table.rows?.length ?? 1);
-  if (trial > planned) return `${row.name}, again`;
-  return each === 1 ? row.name : `${row.name}, ${((trial - 1) % each) + 1}`;
+  return row ? `${trial} ${row.name}` : String(trial);
 }
 
 /** What is given in a trial: one value for all rows, or that of its row. */

@@ -1,7 +1,5 @@
 import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 
-const pxPerRem = 16;
-
 /** Whether something of so many rem does not fit into a box, which then scrolls sideways. */
 export function useTooWide(rem: number): [box: RefObject<HTMLDivElement | null>, tooWide: boolean] {
   const box = useRef<HTMLDivElement>(null);
@@ -13,5 +11,8 @@ export function useTooWide(rem: number): [box: RefObject<HTMLDivElement | null>,
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  return [box, room < rem * pxPerRem];
+  return [box, room < rem * pxPerRem()];
 }
+
+/** As large as the reader has set the letters. */
+const pxPerRem = (): number => parseFloat(getComputedStyle(document.documentElement).fontSize) || 16;
