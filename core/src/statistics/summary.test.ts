@@ -22,6 +22,14 @@ describe('summarize', () => {
     ).toBe('0.001');
   });
 
+  it('finds no spread among equal values that no decimal holds', () => {
+    const third = new Decimal(66.2).div(7.77523);
+    const summary = summarize([third, third, third, third, third, third, third]);
+    expect(summary.mean).toEqual(third);
+    for (const spread of [summary.standardDeviation, summary.sdOfMean, summary.meanAbsoluteDeviation])
+      expect(spread?.toNumber()).toBe(0);
+  });
+
   it('has no spread for one value and nothing to say of none', () => {
     expect(of('5.0')).toMatchObject({ n: 1, standardDeviation: null, sdOfMean: null });
     expect(() => of()).toThrow(RangeError);

@@ -25,7 +25,8 @@ export function summarize(values: readonly Decimal[]): Summary {
   const [smallest, largest] = [sorted[0], sorted.at(-1)];
   if (!smallest || !largest) throw new RangeError('There is nothing to average.');
   const n = values.length;
-  const mean = total(values).div(n);
+  // The sum of equal values, shared out again, would leave the noise of the last digit behind.
+  const mean = smallest.eq(largest) ? smallest : total(values).div(n);
   const deviations = values.map((value) => value.minus(mean));
   const variance = n < 2 ? null : total(deviations.map((deviation) => deviation.times(deviation))).div(n - 1);
   const [below = smallest, above = smallest] = [sorted[(n - 1) >> 1], sorted[n >> 1]];
