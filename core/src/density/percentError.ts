@@ -38,7 +38,6 @@ export function percentError(
   const difference = subtract(result, measured(accepted));
   const ratio = divide(difference.result, measured(accepted)).result;
   const percent = multiply(ratio, exactly(100)).result;
-  const { value: shown, sign, words } = shapes[conventions.percentError](percent.value);
   const place = figuresOf(percent) > 0 ? (percent.lastPlace ?? 0) : 0;
   return {
     error: difference.result,
@@ -46,12 +45,18 @@ export function percentError(
     text:
       figuresOf(difference.result) === 0 && !percent.value.isZero()
         ? `under ${leastSeen(difference.result, accepted)} %`
-        : `${sign}${writeAtPlace(shown, Math.min(0, place), conventions.rounding)} %${words}`,
+        : percentWords(percent.value, Math.max(0, -place), conventions),
     word:
       conventions.bands.find(({ upToPercent }) => percent.value.abs().lte(new Decimal(upToPercent)))?.word ??
       null,
     figuresLost: difference.figuresLost,
   };
+}
+
+/** A signed percent error as the class writes it, to so many decimals. */
+export function percentWords(percent: Decimal, decimals: number, conventions: Conventions): string {
+  const { value, sign, words } = shapes[conventions.percentError](percent);
+  return `${sign}${writeAtPlace(value, -decimals, conventions.rounding)} %${words}`;
 }
 
 /** What a class writes of a signed percent error, each named on the sheet where it is not the error itself. */

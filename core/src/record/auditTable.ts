@@ -45,7 +45,10 @@ export interface AuditRow {
   readonly trial: number;
   /** Why it does not count; null where it counts. */
   readonly excluded: string | null;
+  /** A number for each cell; of several readings in one, their mean. */
   readonly cells: Readonly<Record<string, string>>;
+  /** The readings themselves, of cells that hold several. */
+  readonly readings?: Readonly<Record<string, readonly string[]>>;
 }
 
 /** Where something was found: a cell, a heading or a mean. */
@@ -112,9 +115,11 @@ export const eachCell =
   (table: AuditTable, conventions: Conventions): Finding[] =>
     table.columns.filter(columns).flatMap((column) =>
       table.rows.flatMap((row) => {
-        const text = cell(row, column);
-        const sentence = text === '' ? null : wrong(column, text, row, conventions);
-        return sentence === null ? [] : [{ code, place: at(row, column), sentence, sure }];
+        const texts = row.readings?.[column.key] ?? [cell(row, column)];
+        const [sentence] = texts.flatMap((text) =>
+          text === '' ? [] : (wrong(column, text, row, conventions) ?? []),
+        );
+        return sentence === undefined ? [] : [{ code, place: at(row, column), sentence, sure }];
       }),
     );
 

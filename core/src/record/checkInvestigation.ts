@@ -2,8 +2,9 @@ import { instruments } from '../instruments';
 import { errorCauses } from './errorCauses';
 import { checkFormula } from './checkFormula';
 import { checkResults } from './checkResults';
-import { parseNumber } from '../figures';
-import type { GivenColumn, Investigation, Table } from './investigation';
+import { isScale, parseNumber } from '../figures';
+import { unitFactor } from '../units';
+import type { Column, GivenColumn, Investigation, MeasuredColumn, Table } from './investigation';
 import { checkUnit, repeated, type InvestigationProblem } from './investigationProblem';
 
 const keyShape = /^[A-Za-z][A-Za-z0-9]*$/;
@@ -19,6 +20,7 @@ export function checkInvestigation(investigation: Investigation): InvestigationP
       ),
       (key) => `Two columns are called “${key}”.`,
     ),
+    ...checkVariations(investigation),
     ...checkResults(investigation),
     ...repeated(
       investigation.results.map(({ key }, at) => ({ key, place: `results[${at}].key` })),
@@ -40,6 +42,24 @@ export function checkInvestigation(investigation: Investigation): InvestigationP
         : [{ place: `causes[${at}]`, sentence: `“${code}” is not a cause of error that is known here.` }],
     ),
   ];
+}
+
+function checkVariations({ tables, variations = [] }: Investigation): InvestigationProblem[] {
+  const columns = tables.flatMap((table) => table.columns);
+  const is = (kind: Column['kind'], wanted: string) =>
+    columns.some((column) => column.kind === kind && column.key === wanted);
+  return variations.flatMap(({ planned = {}, worked = [] }, at) => [
+    ...Object.keys(planned).flatMap((key) =>
+      is('measured', key)
+        ? []
+        : [{ place: `variations[${at}].planned.${key}`, sentence: `“${key}” is no column that is read.` }],
+    ),
+    ...worked.flatMap((key, nth) =>
+      is('derived', key)
+        ? []
+        : [{ place: `variations[${at}].worked[${nth}]`, sentence: `“${key}” is no column of a formula.` }],
+    ),
+  ]);
 }
 
 function checkKit({ kit }: Investigation): InvestigationProblem[] {
@@ -72,13 +92,52 @@ function checkTable(investigation: Investigation, table: Table, place: string): 
     if (column.kind === 'given') problems.push(...checkGiven(column, table, here));
     if (column.kind === 'choice' && new Set(column.options).size < Math.max(2, column.options.length))
       problems.push({ place: `${here}.options`, sentence: 'A choice has at least two words, each once.' });
-    if (column.kind === 'measured') problems.push(...checkTag(investigation, column.tag, column.unit, here));
+    if (column.kind === 'measured') problems.push(...checkTag(investigation, column, here));
     if (column.kind === 'derived' && problems.length === 0)
       problems.push(...checkFormula(investigation, table, column.formula, column.unit, at, here));
     return problems;
   });
-  return [...checkRows(table, place), ...columns];
+  return [
+    ...checkRows(table, place),
+    ...checkSupplied(table, place),
+    ...columns,
+    ...checkSeconds(table, place),
+  ];
 }
+
+function checkSupplied({ supplied = [], trials, columns }: Table, place: string): InvestigationProblem[] {
+  if (supplied.length > trials)
+    return [
+      {
+        place: `${place}.supplied`,
+        sentence: `${supplied.length} rows are supplied, and ${trials} trials wanted.`,
+      },
+    ];
+  return supplied.flatMap(({ cells }, at) =>
+    Object.entries(cells).flatMap(([key, text]): InvestigationProblem[] => {
+      const here = `${place}.supplied[${at}].cells.${key}`;
+      const column = columns.find((own) => own.key === key);
+      if (!column || column.kind === 'derived' || column.kind === 'given')
+        return [{ place: here, sentence: `“${key}” is no column that is read.` }];
+      const parsed = column.kind === 'measured' && column.manner === undefined ? parseNumber(text) : null;
+      return parsed && !parsed.ok ? [{ place: here, sentence: parsed.problem.message }] : [];
+    }),
+  );
+}
+
+const checkSeconds = ({ columns }: Table, place: string): InvestigationProblem[] =>
+  columns.flatMap((column, at) =>
+    column.kind === 'measured' &&
+    column.secondOf !== undefined &&
+    !columns.some(({ key, kind }) => key === column.secondOf && kind === 'measured' && key !== column.key)
+      ? [
+          {
+            place: `${place}.columns[${at}].secondOf`,
+            sentence: `“${column.secondOf}” is no other column that is read here.`,
+          },
+        ]
+      : [],
+  );
 
 function checkRows({ rows, trials }: Table, place: string): InvestigationProblem[] {
   if (!rows) return [];
@@ -110,11 +169,24 @@ function checkGiven({ values }: GivenColumn, { rows }: Table, here: string): Inv
   });
 }
 
-function checkTag({ kit }: Investigation, tag: string, unit: string, here: string): InvestigationProblem[] {
+/** Another unit of the same quantity; a scale that begins elsewhere is none. */
+const isOther = (own: string, unit: string): boolean =>
+  checkUnit(unit, '').length === 0 && !isScale(own) && !isScale(unit) && unitFactor(own, unit) !== null;
+
+function checkTag({ kit }: Investigation, column: MeasuredColumn, here: string): InvestigationProblem[] {
+  const { tag, unit, manner } = column;
   const item = kit.find((candidate) => candidate.tag === tag);
   if (!item) return [{ place: `${here}.tag`, sentence: `The kit holds nothing tagged “${tag}”.` }];
-  const make = instruments.find(({ kind }) => kind === item.kind)?.models.find(({ id }) => id === item.model);
-  return !make || make.unit === unit
+  const instrument = instruments.find(({ kind }) => kind === item.kind);
+  const make = instrument?.models.find(({ id }) => id === item.model);
+  if (manner === 'parts' && make && !(instrument?.parts && make.unit === unit))
+    return [
+      {
+        place: `${here}.manner`,
+        sentence: `${tag} is not read in parts: a vernier or a screw is, in its own unit.`,
+      },
+    ];
+  return !make || make.unit === unit || isOther(make.unit, unit)
     ? []
     : [
         {

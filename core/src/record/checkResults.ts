@@ -21,6 +21,10 @@ export function checkResults(investigation: Investigation): InvestigationProblem
       ];
     if (plan.perRow !== undefined && !investigation.tables.find(({ key }) => key === plan.perRow)?.rows)
       return [{ place: `${here}.perRow`, sentence: `No table “${plan.perRow}” has rows with names.` }];
+    if (plan.perWord !== undefined && columnOf(investigation, plan.perWord)?.column.kind !== 'choice')
+      return [
+        { place: `${here}.perWord`, sentence: `“${plan.perWord}” is no column of words to choose from.` },
+      ];
     return checkPlan(investigation, plan, here);
   });
 }
@@ -34,7 +38,14 @@ type Check<Kind extends ResultPlan['kind']> = (
 const checks: { readonly [Kind in ResultPlan['kind']]: Check<Kind> } = {
   value: (investigation, { formula, unit }, here) =>
     checkFormula(investigation, null, formula, unit, Infinity, here),
-  mean: (investigation, { column, unit }, here) => {
+  mean: (investigation, { column, unit, concordant }, here) => {
+    if (concordant !== undefined && !(Number(concordant.replace(',', '.')) > 0))
+      return [
+        {
+          place: `${here}.concordant`,
+          sentence: 'Concordant values lie within a spread of more than nothing.',
+        },
+      ];
     const found = columnOf(investigation, column);
     if (!found) return [noColumn(column, `${here}.column`)];
     const own = unitOf(found.column);

@@ -2,6 +2,7 @@ import { judgeWriting, type AnswerRule, type Fractions, type Writing } from '../
 import { stepFor, type Conventions, type ScaleIdentity, type Step } from '../conventions';
 import { Decimal } from '../figures';
 import { instrumentOf, modelOf, type Instrument, type Make } from '../instruments';
+import { correctionAt } from '../stock';
 import { unitFactor } from '../units';
 import { kitOf, type Investigation, type MeasuredColumn } from './investigation';
 
@@ -13,6 +14,8 @@ export interface ColumnRule {
   readonly rule: AnswerRule;
   /** From the lowest to the highest that its scale or its display can show. */
   readonly range: { readonly lowest: Decimal; readonly highest: Decimal };
+  /** What is done to every reading on this piece; null where nothing is. */
+  readonly corrected: ((reading: Decimal) => Decimal) | null;
 }
 
 /** What a column is read on. @throws RangeError for a tag that the kit does not hold. */
@@ -27,7 +30,7 @@ export const readOn = (column: MeasuredColumn, investigation: Investigation) => 
     reads: make.reads,
     tag: item.tag,
   };
-  return { instrument, make, scale };
+  return { item, instrument, make, scale };
 };
 
 /** @throws RangeError for a tag that the kit does not hold. */
@@ -36,11 +39,14 @@ export function columnRule(
   investigation: Investigation,
   conventions: Conventions,
 ): ColumnRule {
-  const { instrument, make, scale } = readOn(column, investigation);
+  const { item, instrument, make, scale } = readOn(column, investigation);
+  const { correction } = item;
   const own = stepFor(conventions, scale);
   // A column may be kept in another unit of its quantity: the step goes with it.
   const factor = unitFactor(make.unit, column.unit) ?? new Decimal(1);
   const size = own.size.times(factor);
+  // A zero that is off stands somewhere near the first line that has a number.
+  const belowZero = column.manner === 'zero' ? make.labelEvery : (make.belowZero ?? 0);
   return {
     instrument,
     make,
@@ -59,9 +65,12 @@ export function columnRule(
       reads: `${column.tag} is read`,
     },
     range: {
-      lowest: new Decimal(make.lowest).minus(make.belowZero ?? 0).times(factor),
+      lowest: new Decimal(make.lowest).minus(belowZero).times(factor),
       highest: new Decimal(make.highest).times(factor),
     },
+    corrected: correction
+      ? (reading) => reading.plus(correctionAt(correction, reading.div(factor)).times(factor))
+      : null,
   };
 }
 

@@ -37,7 +37,8 @@ export function questionAbout({ plan, value, uncertainty }: Result): string | nu
       }`;
     }
   }
-  if (uncertainty !== null && size !== 0 && uncertainty >= Math.abs(size))
+  // A small difference may well be nothing; a density may not.
+  if (perCube !== null && uncertainty !== null && uncertainty >= Math.abs(size))
     return `Its ± is as large as ${written} itself: these readings tell hardly more than that it is small. What could be measured larger, or finer?`;
   return null;
 }

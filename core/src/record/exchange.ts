@@ -4,7 +4,7 @@ import { adviseOn } from './columnKinds';
 import { unitOf, type Column, type Investigation, type Table } from './investigation';
 import { givenIn, rowOf } from './namedRows';
 import type { Outcome } from './outcome';
-import { forSpreadsheet, fromSpreadsheet } from './spreadsheet';
+import { forSpreadsheet, fromSpreadsheet } from '../spreadsheet';
 import { cellKey, subjectKey } from './subject';
 import { type Cell, type Entry } from './table';
 

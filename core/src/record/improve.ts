@@ -43,7 +43,12 @@ export function improvements(
   });
   const kit = investigation.kit.flatMap((item) =>
     finerMakes(investigation, cells, item, result).flatMap(({ kind, make }) => {
-      const then = withPiece(investigation, cells, conventions, result, { ...item, kind, model: make.id });
+      const then = withPiece(investigation, cells, conventions, result, {
+        ...item,
+        kind,
+        model: make.id,
+        tolerance: undefined,
+      });
       return then === null || then >= uncertainty
         ? []
         : [told(`${make.name}, in place of ${item.tag}`, then)];
@@ -97,7 +102,7 @@ const zerosChecked = (
   result: Result,
 ): (readonly [tag: string, then: number])[] =>
   investigation.kit.flatMap((item) => {
-    if (!item.offset) return [];
+    if (!item.offset || item.correction) return [];
     const then = withPiece(investigation, cells, conventions, result, { ...item, offset: undefined });
     return then === null ? [] : [[item.tag, then] as const];
   });
@@ -111,7 +116,8 @@ function vesselsWeighed(
   conventions: Conventions,
   { contributions, typeA, typeB }: Result,
 ): (readonly [tag: string, then: number])[] {
-  const toleranceOf = ({ kind, model }: KitItem) => Number(modelOf(instrumentOf(kind), model).tolerance);
+  const toleranceOf = ({ kind, model, tolerance }: KitItem) =>
+    Number(tolerance ?? modelOf(instrumentOf(kind), model).tolerance);
   const balances = kit.filter(({ kind }) => instrumentOf(kind).quantity === 'mass').map(toleranceOf);
   if (balances.length === 0) return [];
   const instruments = contributions.filter(({ kind }) => kind !== 'repeat');

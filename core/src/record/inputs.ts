@@ -2,13 +2,15 @@ import type { Quantity } from '../figures';
 import { dualOf, termOf, variable, type Component, type Input, type ModelEquation } from '../uncertainty';
 import { variesByPlan } from './byPlan';
 import { named, parsedFormula, type Named } from './formula';
-import type { Column, GivenColumn, Table } from './investigation';
+import { unitOf, type AllowanceColumn, type Column, type GivenColumn, type Table } from './investigation';
 import { jointScatter, type Repeated } from './jointScatter';
 import { partsOf, type LineParts, type PointColumn } from './lineParts';
 import { givenIn } from './namedRows';
 import { withLeftOut } from './leftOut';
 import { Marks, scatterPrefix } from './marks';
-import { asStandard, perUnit, Unfinished, type ModelInputs, type ResultModel } from './modelInputs';
+import { columnOn } from './pieces';
+import { allowanceInput, givenInput } from './notRead';
+import { perUnit, Unfinished, type ModelInputs, type ResultModel } from './modelInputs';
 import { ReadingCauses } from './readingCauses';
 import { valueIn, type Trial } from './trials';
 
@@ -73,7 +75,7 @@ export class Inputs {
             const of = pick(found);
             const value = valueIn(of, found.column);
             if (!of || !value) throw new Unfinished();
-            return this.#reading(`${found.column.key} of trial ${of.trial}`, found.column, value);
+            return this.#readIn(of, found.column, value, `${found.column.key} of trial ${of.trial}`);
           }),
         ];
       } catch (error) {
@@ -103,7 +105,7 @@ export class Inputs {
             ? this.#inRow(column.formula, table, trial)
             : column.kind === 'given'
               ? this.#given(column, { column, table, of: 'trial' }, trial.trial)
-              : this.#reading(`${column.key} of trial ${trial.trial}`, column, value, column.key);
+              : this.#readIn(trial, column, value, column.key);
         for (const [name, derivative] of this.#derivatives(term)) add(name, through * derivative);
       }
     this.#scatterJointly(by);
@@ -118,12 +120,7 @@ export class Inputs {
       if (found.of === 'mean') return this.#mean(found);
       const value = found.of === 'before' ? undefined : valueIn(trial, found.column);
       if (!value) throw new Unfinished();
-      return this.#reading(
-        `${found.column.key} of trial ${trial.trial}`,
-        found.column,
-        value,
-        found.column.key,
-      );
+      return this.#readIn(trial, found.column, value, found.column.key);
     });
   }
 
@@ -155,31 +152,70 @@ export class Inputs {
     if (column.kind === 'given') return this.#given(column, found, null);
     const mean = this.modelInputs.means[column.key];
     if (!mean) throw new Unfinished();
-    return this.#withScatter(this.#reading(column.key, column, mean), found);
+    return this.#withScatter(this.#meanReading(found, mean), found);
   }
 
-  /** What is given, of a trial of its table or the mean of all; its ± is that of its source, and nobody reads it. */
+  /** A mean as one reading; read on several pieces, as the mean of what each of them gave. */
+  #meanReading({ column, table }: Named, mean: Quantity): ModelEquation {
+    const trials = (this.modelInputs.trials[table.key] ?? []).filter(
+      (trial) => trial.standing === 'counts' && valueIn(trial, column),
+    );
+    const tags = new Set(trials.map(({ readOn }) => readOn?.[column.key]));
+    const [only] = tags;
+    const turned = trials.some(({ spread }) => spread?.[column.key]);
+    if (tags.size < 2 && column.kind !== 'allowance' && !turned)
+      return this.#reading(column.key, on(column, only), mean, column.key);
+    return {
+      kind: 'mean',
+      of: trials.map((trial) => this.#readIn(trial, column, valueIn(trial, column) ?? mean, column.key)),
+    };
+  }
+
+  /** A correction by judgement, in a row. */
+  #allowance(trial: Trial, column: AllowanceColumn, value: Quantity): ModelEquation {
+    return this.#takes(
+      allowanceInput(trial, column, value, this.#causes.called(column), this.modelInputs.conventions),
+    );
+  }
+
+  /** What was read in a row, on the piece on which it was. @param cause what its components are named by. */
+  #readIn(trial: Trial, column: Column, value: Quantity, cause: string): ModelEquation {
+    if (column.kind === 'allowance') return this.#allowance(trial, column, value);
+    const tag = trial.readOn?.[column.key];
+    const name = `${column.key} of trial ${trial.trial}`;
+    const read = this.#reading(
+      name,
+      on(column, tag),
+      value,
+      tag === undefined ? cause : `${cause} on ${tag}`,
+    );
+    const spread = trial.spread?.[column.key];
+    // The thing is out of round in the same way in every trial: one cause over all of them.
+    if (spread)
+      this.#adds(name, {
+        source: `where ${this.#causes.called(column)} was read, as it was turned`,
+        kind: 'tolerance',
+        u: spread * perUnit(unitOf(column)),
+      });
+    return read;
+  }
+
+  /** What is given, of a trial of its table or the mean of all. */
   #given(column: GivenColumn, { table, of }: Named, trial: number | null): ModelEquation {
     const given = of === 'mean' || trial === null ? column.values : [givenIn(column, table, trial)];
     const terms = given.map((own): ModelEquation => {
       if (!own) throw new Unfinished();
-      const base = perUnit(column.unit);
-      const at = column.values.indexOf(own);
-      const name = `${column.key} as given, ${at}`;
-      const row = column.values.length > 1 ? `, ${table.rows?.[at]?.name ?? at}` : '';
-      const source = `${this.#causes.called(column)}${row}, from ${own.source}`;
-      const { conventions } = this.modelInputs;
-      this.#inputs.set(name, {
-        name,
-        value: Number(own.value) * base,
-        components: own.plusMinus
-          ? [{ source, kind: 'tolerance', u: asStandard(Number(own.plusMinus), conventions) * base }]
-          : [],
-      });
-      return { kind: 'input', name };
+      return this.#takes(
+        givenInput(own, column, table, this.#causes.called(column), this.modelInputs.conventions),
+      );
     });
     const [only] = terms;
     return only && terms.length === 1 ? only : { kind: 'mean', of: terms };
+  }
+
+  #takes(input: Input): ModelEquation {
+    this.#inputs.set(input.name, input);
+    return { kind: 'input', name: input.name };
   }
 
   /**
@@ -234,3 +270,6 @@ export class Inputs {
     return { term: marked.term, inputs: [...this.#inputs.values()] };
   }
 }
+
+const on = (column: Column, tag: string | undefined): Column =>
+  column.kind === 'measured' ? columnOn(column, tag) : column;

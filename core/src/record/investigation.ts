@@ -1,5 +1,15 @@
 import type { Band } from '../conventions';
 import type { InstrumentKind } from '../conventions/kinds';
+import type { Correction } from '../stock';
+import type { AskedPrediction, AskedQuestion } from './asked';
+import type { Column } from './column';
+import type { ResultPlan } from './resultPlan';
+import type { Table } from './tablePlan';
+
+export * from './asked';
+export * from './column';
+export * from './resultPlan';
+export * from './tablePlan';
 
 /** The version of the open format in which an investigation is kept. */
 export const formatVersion = 2;
@@ -15,6 +25,10 @@ export interface KitItem {
   readonly offset?: string | undefined;
   /** How far its scale may be too long or too short, in percent; it cancels in a ratio only. */
   readonly scalePercent?: string | undefined;
+  /** Of a piece of the stockroom, never of a plan: what is promised of it in place of the maker’s tolerance. */
+  readonly tolerance?: string | undefined;
+  /** Of a piece of the stockroom, never of a plan: what is done to every reading on it. */
+  readonly correction?: Correction | undefined;
 }
 
 export interface MethodStep {
@@ -27,154 +41,30 @@ export interface MethodStep {
   readonly waitMinutes?: number | undefined;
 }
 
-interface ColumnHead {
-  /** Its name in formulas: a letter, then letters and digits. */
-  readonly key: string;
-  readonly heading: string;
-  readonly symbol: string;
-}
-/** Read from an instrument of the kit, in its unit. */
-export interface MeasuredColumn extends ColumnHead {
-  readonly kind: 'measured';
-  readonly unit: string;
-  readonly tag: string;
-  /** What was planned to be there: a reading is not to be replaced by it. */
-  readonly planned?: string | undefined;
-  /** True where one and the same thing is carried through all trials. */
-  readonly carried?: boolean | undefined;
-  /** True where its values differ by plan: amounts, pieces, rising levels. Then they have neither scatter nor mean. */
-  readonly differs?: boolean | undefined;
-}
-/** A time of day, `14:05` or `14:05:30`; in formulas, minutes since the first time that was written, across midnight. */
-export interface ClockColumn extends ColumnHead {
-  readonly kind: 'clock';
-}
-/** A whole number, exact. */
-export interface CountColumn extends ColumnHead {
-  readonly kind: 'count';
-  readonly unit: string;
-  /** As for a measured column. */
-  readonly differs?: boolean | undefined;
-}
-/** A formula over the columns before it. */
-export interface DerivedColumn extends ColumnHead {
-  readonly kind: 'derived';
-  readonly unit: string;
-  readonly formula: string;
-  /** Whether Green Beam reckons it, or the student does and is checked. */
-  readonly by: 'app' | 'student';
-  /** For a difference: whether it must come out positive. */
-  readonly rises?: boolean | undefined;
-}
-/** A value that is looked up or supplied, with how far it may be off. */
-export interface GivenValue {
-  readonly value: string;
-  readonly plusMinus?: string | undefined;
-  readonly source: string;
-}
-/** Given, not measured: one value for all rows, or one for each named row. */
-export interface GivenColumn extends ColumnHead {
-  readonly kind: 'given';
-  readonly unit: string;
-  readonly values: readonly GivenValue[];
-}
-/** One of several words. */
-export interface ChoiceColumn extends ColumnHead {
-  readonly kind: 'choice';
-  readonly options: readonly string[];
-}
-/** Words. */
-export interface TextColumn extends ColumnHead {
-  readonly kind: 'text';
-}
-export type Column =
-  MeasuredColumn | ClockColumn | CountColumn | DerivedColumn | GivenColumn | ChoiceColumn | TextColumn;
-
-export const replicateWays = ['afresh', 'one receiver', 'mark to mark'] as const;
-export type Replicates = (typeof replicateWays)[number];
-
-/** A row that is planned: a piece, a vessel, a bath. */
-export interface NamedRow {
-  readonly key: string;
+/** What is otherwise at a bench: the one of its name, or each in its turn. */
+export interface Variation {
   readonly name: string;
-  /** What is accepted for its results, where these are reckoned for each row. */
-  readonly accepted?: Accepted | undefined;
+  readonly object?: string | undefined;
+  /** What is different, in words. */
+  readonly words?: string | undefined;
+  /** Planned amounts by the key of their column. */
+  readonly planned?: Readonly<Record<string, string>> | undefined;
+  /** The derived columns that are worked by hand, by their keys; all others are not. */
+  readonly worked?: readonly string[] | undefined;
 }
 
-export interface Table {
-  readonly key: string;
-  readonly title: string;
-  /** Complete trials that are wanted; of named rows, as many of each. */
-  readonly trials: number;
-  /** Rows with names, in place of trials that are all alike. */
-  readonly rows?: readonly NamedRow[] | undefined;
-  /** How its trials share: afresh, poured one after the other into one receiver, or from mark to mark in one vessel. */
-  readonly replicates?: Replicates | undefined;
-  readonly columns: readonly Column[];
-}
-
-export interface Accepted {
-  readonly value: string;
-  /** How far it may be off itself, as ±: the mark of a vessel is as good as its maker promises. */
-  readonly tolerance?: string | undefined;
-  readonly unit: string;
-  readonly source: string;
-}
-
-interface ResultHead {
-  readonly key: string;
-  readonly name: string;
-  readonly symbol: string;
-  readonly unit: string;
-  readonly accepted: Accepted | null;
-  /** Results of one name here are the same quantity, by different routes. */
-  readonly quantity?: string | undefined;
-  /** The table for each of whose named rows it is reckoned; over all trials where none is said. */
-  readonly perRow?: string | undefined;
-}
-/** The mean of a derived column over the trials. */
-export interface MeanPlan extends ResultHead {
-  readonly kind: 'mean';
-  readonly column: string;
-}
-/** A formula over the means of columns. */
-export interface ValuePlan extends ResultHead {
-  readonly kind: 'value';
-  readonly formula: string;
-}
-/** A straight line through the trials: its slope, its height at an x, or where it reaches a y. */
-export interface LinePlan extends ResultHead {
-  readonly kind: 'line';
-  readonly x: string;
-  readonly y: string;
-  readonly throughOrigin: boolean;
-  readonly gives: 'slope' | 'y' | 'x';
-  /** The x or the y at which it is asked, in the unit of that column. */
-  readonly at?: string | undefined;
-}
-export type ResultPlan = MeanPlan | ValuePlan | LinePlan;
-
-export interface AskedQuestion {
-  readonly key: string;
-  readonly when: 'before' | 'after';
-  readonly text: string;
-  /** A statement is called true, or put right. */
-  readonly kind: 'text' | 'statement';
-}
-
-export interface AskedPrediction {
-  readonly key: string;
-  readonly text: string;
-  readonly unit: string;
-  /** The result that it is compared with. */
-  readonly result: string;
-}
+/** How much it asks of who does it. */
+export const levels = ['first', 'usual', 'demanding'] as const;
+export type Level = (typeof levels)[number];
 
 /** What a class sets out to measure, as plain data. The first result is what it is about; others are other routes. */
 export interface Investigation {
   readonly format: (typeof readableFormats)[number];
   readonly title: string;
   readonly aim: string;
+  /** What it takes of a lesson. */
+  readonly minutes?: number | undefined;
+  readonly level?: Level | undefined;
   readonly object: string;
   /** Why this way and not another. */
   readonly route: string;
@@ -190,6 +80,9 @@ export interface Investigation {
   readonly bands: readonly Band[] | null;
   /** Whether numbers supplied by the teacher may stand in a trial. */
   readonly supplied: boolean;
+  /** Whether each reader works the columns for themselves: what a partner worked is covered until then. */
+  readonly workedApart?: boolean | undefined;
+  readonly variations?: readonly Variation[] | undefined;
   /** Whether students see the second look before they hand in. */
   readonly secondLook: 'students' | 'teacher';
   /** A trial worked by the teacher, as a model: texts by column, and a word on it. */
@@ -203,6 +96,12 @@ export function kitOf({ kit }: Investigation, tag: string): KitItem {
   return item;
 }
 
+/** As students may have it: without what good answers say. */
+export const withoutAnswers = (investigation: Investigation): Investigation => ({
+  ...investigation,
+  questions: investigation.questions.map(({ answer: _, ...question }) => question),
+});
+
 /** A column with its table, by its key; undefined where there is none. */
 export function columnOf(
   { tables }: Investigation,
@@ -214,13 +113,3 @@ export function columnOf(
   }
   return undefined;
 }
-
-export const unitOf = (column: Column): string =>
-  column.kind === 'clock' ? 'min' : isWords(column) ? '' : column.unit;
-
-/** A column that holds words, no number. */
-export const isWords = (column: Column): column is ChoiceColumn | TextColumn =>
-  column.kind === 'choice' || column.kind === 'text';
-
-/** Trials of one logbook at most, in each table. */
-export const mostTrials = 200;

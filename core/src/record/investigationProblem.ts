@@ -43,6 +43,7 @@ const partNames: Readonly<Record<string, readonly [one: string, called: string]>
 const fieldNames: Readonly<Record<string, string>> = {
   key: 'name in formulas',
   perRow: 'row by row',
+  perWord: 'word by word',
   throughOrigin: 'through the origin',
   at: 'asked at',
   scalePercent: 'scale in percent',

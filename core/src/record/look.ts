@@ -1,6 +1,6 @@
 import type { Conventions } from '../conventions';
-import { auditColumn } from './columnKinds';
-import type { Investigation, Table } from './investigation';
+import { auditColumn, cellInWriting, readingsIn } from './columnKinds';
+import type { Column, Investigation, Table } from './investigation';
 import type { Outcome } from './outcome';
 import { secondLook, type AuditTable, type Finding } from './secondLook';
 import { cellKey } from './subject';
@@ -29,6 +29,7 @@ export function secondLookAt(
 
 /** A table of a logbook, as a careful reader finds it. Abandoned trials are not looked at. */
 function auditOf(table: Table, { investigation, cells, outcome, conventions }: LogbookLook): AuditTable {
+  const textIn = (trial: number, { key }: Column) => cells.get(cellKey(trial, key))?.current.text ?? '';
   return {
     title: table.title,
     columns: table.columns.map((column) => auditColumn(column, investigation, conventions)),
@@ -38,7 +39,17 @@ function auditOf(table: Table, { investigation, cells, outcome, conventions }: L
         trial,
         excluded: standing === 'excluded' ? (reason ?? '') : null,
         cells: Object.fromEntries(
-          table.columns.map(({ key }) => [key, cells.get(cellKey(trial, key))?.current.text ?? '']),
+          table.columns.map((column) => {
+            const text = textIn(trial, column);
+            return [column.key, cellInWriting(text, column, investigation, conventions) ?? text];
+          }),
+        ),
+        readings: Object.fromEntries(
+          table.columns.flatMap((column) =>
+            column.kind === 'measured' && column.manner === 'turned'
+              ? [[column.key, readingsIn(textIn(trial, column), column, undefined)]]
+              : [],
+          ),
         ),
       })),
     mean: null,

@@ -138,9 +138,9 @@ export class Marks {
 }
 
 /** What the maker of a piece promises, in base units. */
-function sizeOf({ kind, model }: KitItem): number {
+function sizeOf({ kind, model, tolerance: own }: KitItem): number {
   const { tolerance, unit } = modelOf(instrumentOf(kind), model);
-  return Number(tolerance) * perUnit(unit);
+  return Number(own ?? tolerance) * perUnit(unit);
 }
 
 /** The reading that a term is, alone or with the scatter of its mean. */

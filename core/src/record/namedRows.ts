@@ -1,12 +1,14 @@
-import type {
-  Column,
-  GivenColumn,
-  GivenValue,
-  Investigation,
-  NamedRow,
-  ResultPlan,
-  Table,
+import {
+  columnOf,
+  type Column,
+  type GivenColumn,
+  type GivenValue,
+  type Investigation,
+  type NamedRow,
+  type ResultPlan,
+  type Table,
 } from './investigation';
+import type { Trial } from './trials';
 
 /** How many trials each named row has; all of them where rows have no names. */
 export const trialsEach = ({ rows, trials }: Pick<Table, 'rows' | 'trials'>): number =>
@@ -36,39 +38,52 @@ export function givenIn({ values }: GivenColumn, table: Table, trial: number): G
   return row && values[table.rows?.indexOf(row) ?? -1];
 }
 
-/** A result to be reckoned, and what it is reckoned from: everything, or the trials of one named row. */
+/** A result to be reckoned, and what it is reckoned from: everything, or some trials of a table. */
 export interface PlannedResult {
   readonly plan: ResultPlan;
   readonly investigation: Investigation;
-  readonly only: { readonly table: Table; readonly row: NamedRow } | null;
+  readonly only: { readonly table: Table; readonly takes: (trial: Trial) => boolean } | null;
 }
 
-/** Every result of an investigation, one that is wanted for each row of a table as often as there are rows. */
+/** Every result of an investigation; one that is wanted for each row or each word of a table as often as there are such. */
 export const plannedResults = (investigation: Investigation): PlannedResult[] =>
   investigation.results.flatMap((plan): PlannedResult[] => {
-    const table = investigation.tables.find(({ key }) => key === plan.perRow);
-    if (!table?.rows) return [{ plan, investigation, only: null }];
-    return table.rows.map((row) => ({
-      plan: {
-        ...plan,
-        key: `${plan.key}.${row.key}`,
-        name: `${plan.name}: ${row.name}`,
-        accepted: row.accepted ?? plan.accepted,
-        ...(plan.quantity === undefined ? {} : { quantity: `${plan.quantity}.${row.key}` }),
-      },
-      investigation: asOneRow(investigation, table, row),
-      only: { table, row },
+    const rowed = investigation.tables.find(({ key }) => key === plan.perRow);
+    if (rowed?.rows)
+      return rowed.rows.map((row) => ({
+        plan: { ...ofGroup(plan, row), accepted: row.accepted ?? plan.accepted },
+        investigation: asOneGroup(investigation, rowed, trialsEach(rowed), rowed.rows?.indexOf(row)),
+        only: { table: rowed, takes: ({ trial }) => rowOf(rowed, trial) === row },
+      }));
+    const found = plan.perWord === undefined ? undefined : columnOf(investigation, plan.perWord);
+    if (found?.column.kind !== 'choice') return [{ plan, investigation, only: null }];
+    const { table, column } = found;
+    const each = Math.max(1, Math.floor(table.trials / column.options.length));
+    return column.options.map((word) => ({
+      plan: ofGroup(plan, { key: word, name: word }),
+      investigation: asOneGroup(investigation, table, each),
+      only: { table, takes: ({ words }) => words?.[column.key] === word },
     }));
   });
 
-/** An investigation as one row sees it: a table of its own trials, all of them repetitions. */
-function asOneRow(investigation: Investigation, table: Table, row: NamedRow): Investigation {
-  const at = table.rows?.indexOf(row) ?? 0;
+/** A result as it is of one group: by a key and a name of its own. */
+const ofGroup = (
+  plan: ResultPlan,
+  { key, name }: { readonly key: string; readonly name: string },
+): ResultPlan => ({
+  ...plan,
+  key: `${plan.key}.${key}`,
+  name: `${plan.name}: ${name}`,
+  ...(plan.quantity === undefined ? {} : { quantity: `${plan.quantity}.${key}` }),
+});
+
+/** An investigation as one group sees it: a table of its own trials, all of them repetitions. @param row which row it is, of rows with names. */
+function asOneGroup(investigation: Investigation, table: Table, trials: number, row?: number): Investigation {
   const columns = table.columns.map((column): Column =>
-    column.kind === 'given' && column.values.length > 1
-      ? { ...column, values: column.values.slice(at, at + 1) }
+    row !== undefined && column.kind === 'given' && column.values.length > 1
+      ? { ...column, values: column.values.slice(row, row + 1) }
       : column,
   );
-  const own: Table = { ...table, rows: undefined, trials: trialsEach(table), columns };
+  const own: Table = { ...table, rows: undefined, trials, columns };
   return { ...investigation, tables: investigation.tables.map((other) => (other === table ? own : other)) };
 }

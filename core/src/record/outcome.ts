@@ -3,12 +3,13 @@ import type { Quantity } from '../figures';
 import { sentenceOf } from './formula';
 import { Unfinished, type ModelInputs } from './modelInputs';
 import type { Column, Investigation, ResultPlan, Table } from './investigation';
-import { plannedResults, rowOf, type PlannedResult } from './namedRows';
+import { plannedResults, type PlannedResult } from './namedRows';
 import { resultOf } from './plans';
 import type { Result } from './result';
 import type { Cell } from './table';
 import { tablesBehind } from './tablesBehind';
-import { meanOf, TrialEvaluator, valueIn, type Trial } from './trials';
+import { TrialEvaluator } from './trialEvaluator';
+import { meanOf, valueIn, type Trial } from './trials';
 
 type Reckoning =
   | { readonly state: 'open'; readonly plan: ResultPlan; readonly why: string }
@@ -75,8 +76,8 @@ export class OutcomeEvaluator {
     const modelInputs: ModelInputs = { investigation, conventions, trials, means };
     const inputsOf = ({ investigation: own, only }: PlannedResult): ModelInputs => {
       if (!only) return modelInputs;
-      const { table, row } = only;
-      const rows = (trials[table.key] ?? []).filter(({ trial }) => rowOf(table, trial) === row);
+      const { table, takes } = only;
+      const rows = (trials[table.key] ?? []).filter(takes);
       const ownMeans = table.columns.flatMap((column) => {
         const mean = meanOf(rows, column);
         return mean ? [[column.key, mean] as const] : [];

@@ -1,7 +1,8 @@
 import type { Component } from '../uncertainty';
 import { clockHalfWidth, halfWidthOf } from './columnKinds';
+import { readOn } from './columnRule';
 import { beforeSuffix } from './formula';
-import { kitOf, unitOf, type Column } from './investigation';
+import { unitOf, type Column } from './investigation';
 import { asStandard, perUnit, type ModelInputs } from './modelInputs';
 
 /** What stands behind the readings of one column, in base units. */
@@ -48,20 +49,30 @@ export class ReadingCauses {
     base: number,
   ): Pick<Cause, 'parts' | 'scale'> {
     const { investigation, conventions } = this.modelInputs;
-    const bound = (source: string, kind: Component['kind'], size: number): Component => ({
+    const bound = (source: string, kind: Component['kind'], size: number, per = base): Component => ({
       source,
       kind,
-      u: asStandard(size, conventions) * base,
+      u: asStandard(size, conventions) * per,
     });
     // Each look at a clock has its own error.
     if (column.kind === 'clock')
       return { parts: [bound(reading, 'reading', clockHalfWidth(lastPlace))], scale: null };
     if (column.kind !== 'measured') return { parts: [], scale: null };
-    const { tag, offset, scalePercent } = kitOf(investigation, column.tag);
+    const { item, make } = readOn(column, investigation);
+    const { tag, offset, scalePercent, correction } = item;
     return {
       parts: [
         bound(reading, 'reading', halfWidthOf(column, investigation, conventions)),
-        ...(offset ? [bound(`zero of ${tag}`, 'offset', Number(offset))] : []),
+        ...(offset
+          ? [
+              bound(
+                `${correction ? 'correction' : 'zero'} of ${tag}`,
+                'offset',
+                Number(offset),
+                perUnit(make.unit),
+              ),
+            ]
+          : []),
       ],
       scale: scalePercent
         ? { source: `scale of ${tag}`, share: asStandard(Number(scalePercent) / 100, conventions) }

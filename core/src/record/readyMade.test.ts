@@ -20,9 +20,11 @@ import {
   oneDrop,
   panBrine,
   readyMade,
+  withAnswers,
   rivetCrate,
   shackleRing,
   tallyToken,
+  thermometerCheck,
 } from './readyMade';
 import { halfWidthOf } from './columnKinds';
 import { measured } from './readyMade/plain';
@@ -41,6 +43,14 @@ const result = (what: Investigation, key: string, entries: readonly Entry[], con
   if (state?.state !== 'reckoned') throw new Error(`${key}: ${state?.state}, ${state?.why}`);
   return state.result;
 };
+
+it.each(readyMade.map((what) => [what.title, what] as const))(
+  '%s has a question that can be discussed, with what a good answer says',
+  (_, what) => {
+    const { questions } = withAnswers(what);
+    expect(questions.some(({ answer }) => (answer ?? '').length > 60)).toBe(true);
+  },
+);
 
 describe('investigations that come with the app', () => {
   it.each(readyMade.map((what) => [what.title, what] as const))(
@@ -357,6 +367,24 @@ describe('a second look at a logbook', () => {
     };
     expect(look(inKilograms, entries).some(([code]) => code === 'contradicts-floating')).toBe(contradicts);
   });
+
+  it('holds it against the liquid that is asked about', () => {
+    // 0.80 g/cm³: it floats on water, and sinks in spirit of 0.70.
+    const inSpirit: Investigation = {
+      ...lampOil,
+      questions: [
+        { key: 'f', when: 'after', kind: 'floats', text: '?', liquid: { name: 'spirit', density: '0.70' } },
+      ],
+    };
+    const entries = [
+      ...rows(lampOil, 'empty', '61.20'),
+      ...rows(lampOil, 'V M', '20.0 77.20', '40.0 93.20', '60.0 109.20'),
+    ];
+    const says = (answer: string) =>
+      look(inSpirit, [...entries, entry(0, '@answer f', answer)]).map(([code]) => code);
+    expect(says('It floats')).toContain('contradicts-floating');
+    expect(says('It sinks')).not.toContain('contradicts-floating');
+  });
 });
 
 describe('a second look at how fine and how rounded', () => {
@@ -469,6 +497,13 @@ describe('a result that cannot well be', () => {
     expect(asked('17.6 50.0 70.0')).toMatch(/1\/10 of what was expected. Is a decimal point misplaced/);
     expect(asked('8.0 50.0 53.0')).toMatch(/1\/3.3 of what was expected. Which unit/);
     expect(asked('8.4 50.0 50.8')).toMatch(/Its ± is as large/);
+  });
+
+  it('is not asked about where it is a difference that may be nothing', () => {
+    // 0.3 and 0.4 °C too much in ice, read to half a degree: 0.35 ± 1.1.
+    const ice = result(thermometerCheck, 'off.ice', rows(thermometerCheck, 'shown', '0.3', '0.4'));
+    expect(ice.uncertainty!).toBeGreaterThan(ice.value.value.toNumber());
+    expect(questionAbout(ice)).toBeNull();
   });
 
   it('says of a line through three points that its 95 % is weak', () => {

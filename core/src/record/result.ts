@@ -49,6 +49,8 @@ export interface MeanResult extends Stated {
   readonly table: string;
   readonly n: number;
   readonly values: readonly TrialValue[];
+  /** Trials that count and are not averaged, because they do not lie near enough to the others. */
+  readonly apart: readonly number[];
   readonly summary: Summary;
   /** The spread as the class states it, and what it is called; null for fewer than two values. */
   readonly spreadText: string | null;

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { presetNamed } from '../conventions';
 import { instrumentOf, modelOf, rulers } from '../instruments';
+import { about, mean, metrology, resultOf, value } from '../../test/aCase';
 import { rows } from '../../test/entry';
 import { halfWidthOf } from './columnKinds';
 import type { Investigation, ResultPlan, Table } from './investigation';
 import { outcomeOf } from './outcome';
-import { derived, measured, plain } from './readyMade/plain';
+import { derived, measured } from './readyMade/plain';
 import { rivetCrate, shackleRing } from './readyMade';
 import type { Result } from './result';
 import { resultWorking } from './resultWorking';
@@ -14,47 +14,9 @@ import { agreementOfRoutes, uncertaintyOfDifference } from './routes';
 import { tableOf, type Entry } from './table';
 
 // Every ± here is worked out by hand, in standard uncertainties: half-widths over √3.
-const metrology = presetNamed('Metrology');
 const [half, third] = [Math.sqrt(2), Math.sqrt(3)];
 
 const toleranceOf = (kind: string, model: string) => Number(modelOf(instrumentOf(kind), model).tolerance);
-const value = (formula: string, unit: string): ResultPlan => ({
-  kind: 'value',
-  key: 'result',
-  name: 'Result',
-  symbol: 'x',
-  unit,
-  formula,
-  accepted: null,
-});
-const mean = (column: string, unit: string): ResultPlan => ({
-  kind: 'mean',
-  key: 'result',
-  name: 'Result',
-  symbol: 'x',
-  unit,
-  column,
-  accepted: null,
-});
-const about = (columns: Table['columns'], result: ResultPlan, rest: Partial<Table> = {}): Investigation => ({
-  ...plain,
-  title: 'A case',
-  aim: '',
-  object: '',
-  kit: [
-    { tag: 'R-01', kind: 'ruler', model: 'ruler-mm' },
-    { tag: 'E-01', kind: 'electronic-balance', model: 'electronic-0_01' },
-    { tag: 'C-01', kind: 'graduated-cylinder', model: 'cylinder-100-1' },
-  ],
-  steps: [],
-  tables: [{ key: 'table', title: 'Readings', trials: 3, columns, ...rest }],
-  results: [result],
-});
-const resultOf = (what: Investigation, entries: readonly Entry[], key = 'result'): Result => {
-  const state = outcomeOf(what, tableOf(entries), metrology).results.find(({ plan }) => plan.key === key);
-  if (state?.state !== 'reckoned') throw new Error(`${state?.state}: ${state?.why}`);
-  return state.result;
-};
 const repeats = ({ contributions }: Result) => contributions.filter(({ kind }) => kind === 'repeat');
 
 describe('scatter of a formula over means', () => {

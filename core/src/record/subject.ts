@@ -10,6 +10,12 @@ export type Subject =
   /** The mean of a column that a student works. */
   | { readonly kind: 'mean'; readonly column: string }
   | { readonly kind: 'answer' | 'prediction'; readonly question: string }
+  /** What is claimed of the groups of a result, before what they carry is shown: `density/more accurate`. */
+  | { readonly kind: 'claim'; readonly question: string }
+  /** A piece of the stockroom by its tag, as it was when it was taken to the bench. */
+  | { readonly kind: 'piece'; readonly piece: string }
+  /** On what a piece of the kit is read from now on, by the tag that the plan gives it. */
+  | { readonly kind: 'kit'; readonly role: string }
   | { readonly kind: 'hand-in' };
 
 export type SubjectKind = Subject['kind'];
@@ -23,6 +29,9 @@ export const subjectKinds = [
   'mean',
   'answer',
   'prediction',
+  'claim',
+  'piece',
+  'kit',
   'hand-in',
 ] as const satisfies readonly SubjectKind[];
 
@@ -47,7 +56,12 @@ export function subjectFrom({ kind, trial, of }: FlatSubject): Subject {
       return { kind, column: of };
     case 'answer':
     case 'prediction':
+    case 'claim':
       return { kind, question: of };
+    case 'piece':
+      return { kind, piece: of };
+    case 'kit':
+      return { kind, role: of };
     case 'hand-in':
       return { kind };
   }
@@ -57,15 +71,31 @@ export function subjectFrom({ kind, trial, of }: FlatSubject): Subject {
 export const flatSubject = (subject: Subject): FlatSubject => ({
   kind: subject.kind,
   trial: 'trial' in subject ? subject.trial : 0,
-  of:
-    'column' in subject
-      ? subject.column
-      : 'table' in subject
-        ? subject.table
-        : 'question' in subject
-          ? subject.question
-          : '',
+  of: ofWhat(subject),
 });
+
+function ofWhat(subject: Subject): string {
+  switch (subject.kind) {
+    case 'reading':
+    case 'mean':
+      return subject.column;
+    case 'standing':
+    case 'remark':
+    case 'photo':
+    case 'run':
+      return subject.table;
+    case 'answer':
+    case 'prediction':
+    case 'claim':
+      return subject.question;
+    case 'piece':
+      return subject.piece;
+    case 'kit':
+      return subject.role;
+    case 'hand-in':
+      return '';
+  }
+}
 
 /** Entries with the same key are about the same: the later strikes the earlier. */
 export function subjectKey(subject: Subject): string {

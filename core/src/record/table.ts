@@ -27,6 +27,8 @@ export interface Cell {
   readonly current: Entry;
   /** Struck entries, oldest first, each with the entry that struck it. */
   readonly struck: readonly { readonly entry: Entry; readonly by: Entry }[];
+  /** Entries that say the same as the current one, by who had not seen it. */
+  readonly agreed?: readonly Entry[];
   /** True when two readers wrote this cell differently without seeing each other's entry. */
   readonly collided: boolean;
 }
@@ -40,11 +42,14 @@ export function tableOf(entries: readonly Entry[]): ReadonlyMap<string, Cell> {
   for (const entry of entries) {
     const key = subjectKey(entry);
     const before = table.get(key);
-    // Two who wrote the same agree; nobody has to decide.
-    const unseen =
-      before !== undefined &&
-      entry.replaces !== before.current.id &&
-      entry.text.trim() !== before.current.text.trim();
+    // Two who wrote the same agree; nothing is struck, and nobody has to decide.
+    const isValue = entry.kind === 'reading' || entry.kind === 'mean';
+    if (before && isValue && entry.replaces === null && entry.text.trim() === before.current.text.trim()) {
+      table.set(key, { ...before, agreed: [...(before.agreed ?? []), entry] });
+      continue;
+    }
+    const known = before ? [before.current, ...(before.agreed ?? [])] : [];
+    const unseen = before !== undefined && !known.some(({ id }) => id === entry.replaces);
     table.set(key, {
       current: entry,
       struck: before ? [...before.struck, { entry: before.current, by: entry }] : [],

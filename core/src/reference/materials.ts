@@ -1,7 +1,9 @@
+export const materialKinds = ['metal', 'stone or glass', 'plastic', 'wood', 'liquid', 'ice'] as const;
+
 /** A material and where its density lies at 20 °C, in g/cm³. */
 export interface Material {
   readonly name: string;
-  readonly kind: 'metal' | 'stone or glass' | 'plastic' | 'wood' | 'liquid' | 'ice';
+  readonly kind: (typeof materialKinds)[number];
   readonly low: number;
   readonly high: number;
   readonly source: string;

@@ -10,15 +10,75 @@ import { Inputs } from '../inputs';
 import { Unfinished, type ModelInputs, type ResultModel } from '../modelInputs';
 import { columnOf, type MeanPlan, type Replicates } from '../investigation';
 import { scatterOfTrials, stated, type MeanResult, type TrialValue } from '../result';
-import { valueIn } from '../trials';
+import { meanOf, valueIn } from '../trials';
 import { atMeans } from './atMeans';
 
-/** The mean of a derived column over the trials that count. */
+/** The mean of a derived column over the trials that count, or over those of them that are concordant. */
 export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult {
-  const { investigation, conventions } = modelInputs;
-  const found = columnOf(investigation, plan.column);
-  if (!found) throw new RangeError(`There is no column “${plan.column}”.`);
-  const { column, table } = found;
+  const { column, table } = columnNamed(plan, modelInputs);
+  if (plan.concordant === undefined) return meanOver(plan, modelInputs, 0);
+  const spread = Number(plan.concordant.replace(',', '.').replace('−', '-'));
+  const unit = parseProduct(plan.unit);
+  const rows = modelInputs.trials[table.key] ?? [];
+  const values = rows.flatMap((trial) => {
+    const value = trial.standing === 'counts' ? valueIn(trial, column) : undefined;
+    return value ? [{ trial: trial.trial, value: inUnit(value, unit).value.toNumber() }] : [];
+  });
+  const near = concordantAmong(values, spread);
+  if (near.length < 2)
+    throw new Unfinished(
+      `No two of its trials lie within ${plan.concordant} ${plan.unit} of each other yet: it appears here when they do.`,
+    );
+  const kept = new Set(near.map(({ trial }) => trial));
+  const among = rows.filter(({ trial }) => kept.has(trial));
+  const means = table.columns.flatMap((own) => {
+    const mean = meanOf(among, own);
+    return mean ? [[own.key, mean] as const] : [];
+  });
+  const made = meanOver(
+    plan,
+    {
+      ...modelInputs,
+      trials: { ...modelInputs.trials, [table.key]: among },
+      means: { ...modelInputs.means, ...Object.fromEntries(means) },
+    },
+    // They were chosen for lying near: their own scatter tells too little. Anywhere in the spread, a rectangle of that width.
+    spread / Math.sqrt(12 * near.length),
+  );
+  return { ...made, apart: values.flatMap(({ trial }) => (kept.has(trial) ? [] : trial)) };
+}
+
+/**
+ * The most values that lie within a spread of each other; of as many, those that lie nearest together.
+ * @param spread the largest less the smallest, at most.
+ */
+export function concordantAmong<V extends { readonly value: number }>(
+  values: readonly V[],
+  spread: number,
+): readonly V[] {
+  const sorted = [...values].sort((a, b) => a.value - b.value);
+  // A difference of decimals is that to a billionth.
+  const within = spread * (1 + 1e-9) + Number.MIN_VALUE;
+  const width = (some: readonly V[]) => (some.at(-1)?.value ?? 0) - (some[0]?.value ?? 0);
+  return sorted
+    .map((first, at) => sorted.slice(at).filter(({ value }) => value - first.value <= within))
+    .reduce<readonly V[]>(
+      (best, some) =>
+        some.length > best.length || (some.length === best.length && width(some) < width(best)) ? some : best,
+      [],
+    );
+}
+
+function columnNamed({ column: key }: MeanPlan, { investigation }: ModelInputs) {
+  const found = columnOf(investigation, key);
+  if (!found) throw new RangeError(`There is no column “${key}”.`);
+  return found;
+}
+
+/** @param least what the scatter of the mean is at least, in the result’s unit. */
+function meanOver(plan: MeanPlan, modelInputs: ModelInputs, least: number): MeanResult {
+  const { conventions } = modelInputs;
+  const { column, table } = columnNamed(plan, modelInputs);
   const rows = modelInputs.trials[table.key] ?? [];
   const counting = rows.filter(({ standing }) => standing === 'counts');
   const unit = parseProduct(plan.unit);
@@ -47,7 +107,8 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
   const chosen = conventions.averaging === 'inputs' && ofMeans ? ofMeans.value : summary.mean;
   const value: Quantity = { value: chosen, lastPlace, unit, point: false };
   const other = conventions.averaging === 'inputs' ? summary.mean : (ofMeans?.value ?? null);
-  const typeA = ofPortions(way, typeAOf(summary, conventions), readings, summary.n);
+  const repeated = ofPortions(way, typeAOf(summary, conventions), readings, summary.n);
+  const typeA = repeated === null ? null : Math.max(repeated, least);
   const made = stated(plan, modelInputs, {
     value,
     ...instrumentUncertainty(model, conventions),
@@ -61,6 +122,7 @@ export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult
     table: table.key,
     n: summary.n,
     values,
+    apart: [],
     summary,
     way,
     readings,
@@ -154,7 +216,8 @@ function spreadOf(summary: Summary, { spread }: Conventions): Pick<MeanResult, '
   };
   const [spreadName, of] = rows[spread];
   const stated = summary && summary.n >= 2 ? of : null;
-  // Equal trials leave the noise of sixty digits behind.
-  const none = stated?.abs().lt(summary?.mean.abs().times('1e-40') ?? 0) ?? true;
-  return { spreadName, spreadText: stated ? (none ? '0' : writeAtPlace(stated, stated.e - 1)) : null };
+  return {
+    spreadName,
+    spreadText: stated ? (stated.isZero() ? '0' : writeAtPlace(stated, stated.e - 1)) : null,
+  };
 }

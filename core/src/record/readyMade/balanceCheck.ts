@@ -8,6 +8,8 @@ export const balanceCheck: Investigation = {
   ...plain,
   title: 'Balance: can it be believed?',
   aim: 'Lay five reference masses on a balance, three times each, and draw how far it is off against what lies on it.',
+  minutes: 30,
+  level: 'usual',
   object: 'balance',
   route: 'What is off everywhere alike is its zero; what grows with the load is its scale.',
   kit: [{ tag: 'E-01', kind: 'electronic-balance', model: 'electronic-0_1' }],
@@ -67,7 +69,12 @@ export const balanceCheck: Investigation = {
     },
   ],
   questions: [
-    { key: 'tare', when: 'before', kind: 'statement', text: 'After taring, a balance is right.' },
+    {
+      key: 'tare',
+      when: 'before',
+      kind: 'statement',
+      text: 'After taring, a balance is right.',
+    },
     {
       key: 'keep',
       when: 'after',

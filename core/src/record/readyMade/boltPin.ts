@@ -6,6 +6,8 @@ export const boltPin: Investigation = {
   ...plain,
   title: 'Bolt pin: bronze or brass?',
   aim: 'Find the density of a salvaged bolt pin by displacement, with its uncertainty, and say which alloy it may be.',
+  minutes: 45,
+  level: 'first',
   object: 'bolt pin',
   route: 'Its shape is worn and cannot be measured; water takes any shape.',
   kit: [

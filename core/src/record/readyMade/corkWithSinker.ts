@@ -6,6 +6,8 @@ export const corkWithSinker: Investigation = {
   ...plain,
   title: 'Net float: how light is cork?',
   aim: 'Find the density of a cork net float that will not sink: with a sinker, by weighing under water.',
+  minutes: 60,
+  level: 'demanding',
   object: 'net float',
   route: 'The sinker takes it under; what the sinker does by itself is weighed too, and taken off.',
   kit: [{ tag: 'E-03', kind: 'electronic-balance', model: 'electronic-0_01' }],

@@ -6,6 +6,8 @@ export const deckSleeve: Investigation = {
   ...plain,
   title: 'Deck sleeve: eight sides and a hole',
   aim: 'Find the density of an octagonal bronze deck sleeve from its dimensions: the prism less its bore.',
+  minutes: 45,
+  level: 'usual',
   object: 'deck sleeve',
   route: 'It is too large for the cylinders, and its sides are true.',
   kit: [

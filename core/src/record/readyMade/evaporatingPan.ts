@@ -6,6 +6,8 @@ export const evaporatingPan: Investigation = {
   ...plain,
   title: 'Evaporating pan: when will it be down to the mark?',
   aim: 'Measure how fast the brine pan dries, by depth and by weight, and predict when it will stand at 12 mm.',
+  minutes: 90,
+  level: 'demanding',
   object: 'evaporating pan',
   route: 'Depth is what is asked for; weight is what can be read finely.',
   kit: [

@@ -6,6 +6,8 @@ export const firstDay: Investigation = {
   ...plain,
   title: 'First day: temperatures, an area, a volume, drops',
   aim: 'Read a thermometer, a ruler, a cylinder and a beaker, convert what you read, and count drops.',
+  minutes: 45,
+  level: 'first',
   object: 'chart of the harbour',
   route: 'Every reading of this day comes back in later work.',
   kit: [

@@ -13,6 +13,8 @@ export const glasswareThreeWays: Investigation = {
   ...plain,
   title: 'Glassware: three ways to 20 mL',
   aim: 'Deliver 20 mL of water four times from a burette, a cylinder and a beaker, weigh it, and say what each really gave.',
+  minutes: 90,
+  level: 'usual',
   object: 'water',
   route: 'A balance sees a hundredth of a millilitre: it is the judge of the glass.',
   kit: [

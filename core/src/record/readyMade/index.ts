@@ -22,6 +22,7 @@ import { rivetCrate } from './rivetCrate';
 import { shackleRing } from './shackleRing';
 import { tallyToken } from './tallyToken';
 
+export { withAnswers } from './answers';
 export {
   glasswareThreeWays,
   portionsThreeVessels,

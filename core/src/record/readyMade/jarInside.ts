@@ -6,6 +6,8 @@ export const jarInside: Investigation = {
   ...plain,
   title: 'Oil jar: how much does it hold?',
   aim: 'Find the inside volume of a straight-walled jar from its dimensions and from the water that fills it, and compare both with its mark.',
+  minutes: 60,
+  level: 'usual',
   object: 'oil jar',
   route: 'Dimensions need a straight wall; water finds every bulge.',
   kit: [

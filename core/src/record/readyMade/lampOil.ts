@@ -6,6 +6,8 @@ export const lampOil: Investigation = {
   ...plain,
   title: 'Lamp oil: mass against volume',
   aim: 'Find the density of old lamp oil from more and more of it in one cylinder: trial by trial, and as the slope of a line.',
+  minutes: 45,
+  level: 'first',
   object: 'lamp oil',
   route:
     'A slope does not mind what the empty vessel weighs: whatever shifts all masses goes to the intercept.',
@@ -68,8 +70,8 @@ export const lampOil: Investigation = {
     {
       key: 'float',
       when: 'after',
-      kind: 'text',
-      text: 'Does this oil float on water? Does your result say the same?',
+      kind: 'floats',
+      text: 'Pour a little on water: does this oil float?',
     },
   ],
   causes: ['film', 'outside-wet', 'balance-changed', 'curve-top', 'evaporated'],

@@ -6,6 +6,8 @@ export const markToMark: Investigation = {
   ...plain,
   title: 'Mark to mark: does the cylinder agree with itself?',
   aim: 'Fill a cylinder from mark to mark on the balance, 10 mL at a time, and pour the same water from vessel to vessel.',
+  minutes: 45,
+  level: 'first',
   object: 'water',
   route: 'Nothing is poured out, so nothing is lost: only marks and weighings can be wrong.',
   kit: [
@@ -70,7 +72,12 @@ export const markToMark: Investigation = {
     },
   ],
   questions: [
-    { key: 'beaker', when: 'before', kind: 'statement', text: 'The beaker shows whether water was lost.' },
+    {
+      key: 'beaker',
+      when: 'before',
+      kind: 'statement',
+      text: 'The beaker shows whether water was lost.',
+    },
     {
       key: 'where',
       when: 'after',

@@ -6,6 +6,8 @@ export const oneDrop: Investigation = {
   ...plain,
   title: 'One drop: how much is it?',
   aim: 'Count the drops of a squeeze pipette that fill a few millilitres, and find the volume of one.',
+  minutes: 30,
+  level: 'first',
   object: 'squeeze pipette',
   route: 'One drop is far below what the cylinder can show; a hundred are not.',
   kit: [{ tag: 'C-01', kind: 'graduated-cylinder', model: 'cylinder-10-0_1' }],

@@ -6,6 +6,8 @@ export const panBrine: Investigation = {
   ...plain,
   title: 'Brine: portions into one beaker',
   aim: 'Find the density of brine from the pan: portions from a burette into one beaker, weighed after each.',
+  minutes: 60,
+  level: 'usual',
   object: 'brine',
   route:
     'The beaker need not be emptied; but each weighing serves two trials, and the calculation has to know it.',
@@ -41,7 +43,12 @@ export const panBrine: Investigation = {
   ],
   results: [density('rho', { value: '1.20', unit: 'g/cm³', source: 'a table: saturated brine' })],
   questions: [
-    { key: 'saturated', when: 'after', kind: 'text', text: 'Is the brine saturated? How sure can you be?' },
+    {
+      key: 'saturated',
+      when: 'after',
+      kind: 'text',
+      text: 'Is the brine saturated? How sure can you be?',
+    },
   ],
   causes: ['film', 'outside-wet', 'evaporated', 'balance-changed'],
 };

@@ -8,6 +8,8 @@ export const portionsThreeVessels: Investigation = {
   ...plain,
   title: 'Portions: four times 10 mL into one flask',
   aim: 'Deliver four portions of 10 mL from a beaker, a cylinder and a pipette into a flask that stays on the balance, and compare what they gave.',
+  minutes: 90,
+  level: 'demanding',
   object: 'water',
   route: 'The flask need not be emptied; but each weighing serves two portions, and the ± has to know it.',
   kit: [

@@ -6,6 +6,8 @@ export const rivetCrate: Investigation = {
   ...plain,
   title: 'Rivets: what does the crate weigh?',
   aim: 'Weigh a few rivets, then more of them, and predict the mass of a crate of 120.',
+  minutes: 45,
+  level: 'first',
   object: 'rivets',
   route: 'One rivet is too light for the balance to tell much; many share its last digit.',
   kit: [{ tag: 'E-01', kind: 'electronic-balance', model: 'electronic-0_1' }],

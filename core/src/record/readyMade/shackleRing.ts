@@ -6,6 +6,8 @@ export const shackleRing: Investigation = {
   ...plain,
   title: 'Shackle ring: stainless or not?',
   aim: 'Find the density of a shackle ring by displacement, weighed on an electronic balance. Work volume and density yourself.',
+  minutes: 45,
+  level: 'usual',
   object: 'shackle ring',
   route: 'A bent ring has no dimensions that are easy to measure.',
   kit: [

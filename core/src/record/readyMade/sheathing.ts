@@ -6,6 +6,8 @@ export const sheathing: Investigation = {
   ...plain,
   title: 'Copper sheathing: how thin is it?',
   aim: 'Find the thickness of copper sheathing from mass, length and width of three pieces, each measured by two people.',
+  minutes: 45,
+  level: 'usual',
   object: 'copper sheathing',
   route: 'Jaws would squeeze it; mass and area do not.',
   kit: [
@@ -58,7 +60,12 @@ export const sheathing: Investigation = {
   ],
   predictions: [{ key: 'guess', text: 'How thick do you think it is?', unit: 'mm', result: 'h' }],
   questions: [
-    { key: 'grip', when: 'before', kind: 'statement', text: 'A micrometer would give a better answer.' },
+    {
+      key: 'grip',
+      when: 'before',
+      kind: 'statement',
+      text: 'A micrometer would give a better answer.',
+    },
     {
       key: 'worn',
       when: 'after',

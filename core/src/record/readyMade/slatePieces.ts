@@ -6,6 +6,8 @@ export const slatePieces: Investigation = {
   ...plain,
   title: 'Slate in pieces: is bigger denser?',
   aim: 'Find the density of five pieces of one slate, from small to large, and lay a line through mass against volume.',
+  minutes: 60,
+  level: 'usual',
   object: 'pieces of slate',
   route: 'If all lie on one line through the origin, the material has one density whatever the size.',
   kit: [
@@ -55,7 +57,12 @@ export const slatePieces: Investigation = {
     density('rho', null, { name: 'Density, piece by piece', quantity: 'density' }),
   ],
   questions: [
-    { key: 'bigger', when: 'before', kind: 'statement', text: 'The largest piece is the densest.' },
+    {
+      key: 'bigger',
+      when: 'before',
+      kind: 'statement',
+      text: 'The largest piece is the densest.',
+    },
     {
       key: 'small',
       when: 'after',

@@ -6,6 +6,8 @@ export const sleeveInParts: Investigation = {
   ...plain,
   title: 'Pulley bush: outer less inner',
   aim: 'Find the density of a hollow bronze bush from its parts: the outer cylinder, the bore, and the metal between.',
+  minutes: 60,
+  level: 'demanding',
   object: 'pulley bush',
   route: 'Two volumes are easy, the metal is their difference: see what that does to the ±.',
   kit: [

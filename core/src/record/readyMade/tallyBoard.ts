@@ -17,6 +17,8 @@ export const tallyBoard: Investigation = {
   ...plain,
   title: 'Tally board: the same length, five tools',
   aim: 'Measure the length of a tally board with three sticks and a caliper, its thickness with caliper and micrometer, five looks each.',
+  minutes: 45,
+  level: 'first',
   object: 'tally board',
   route: 'A finer tool adds digits; whether they are worth anything, the spread of five looks tells.',
   kit: [

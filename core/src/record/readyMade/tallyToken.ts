@@ -6,6 +6,8 @@ export const tallyToken: Investigation = {
   ...plain,
   title: 'Tally token: two routes to one density',
   aim: 'Find the density of a slate tally token from its dimensions and by displacement, and say which route to trust.',
+  minutes: 60,
+  level: 'usual',
   object: 'tally token',
   route: 'A flat box can be measured well; the water checks whether it is one.',
   kit: [

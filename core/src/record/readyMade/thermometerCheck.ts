@@ -6,6 +6,8 @@ export const thermometerCheck: Investigation = {
   ...plain,
   title: 'Thermometer: ice, room and boiling water',
   aim: 'Find how far a thermometer is off in melting ice and in boiling water, and correct with a line what it says of the room.',
+  minutes: 60,
+  level: 'usual',
   object: 'thermometer',
   route:
     'Two temperatures are known without any thermometer: melting ice, and water that boils at today’s pressure.',
@@ -93,7 +95,12 @@ export const thermometerCheck: Investigation = {
     },
   ],
   questions: [
-    { key: 'hundred', when: 'before', kind: 'statement', text: 'Water boils at 100 °C.' },
+    {
+      key: 'hundred',
+      when: 'before',
+      kind: 'statement',
+      text: 'Water boils at 100 °C.',
+    },
     {
       key: 'trust',
       when: 'after',

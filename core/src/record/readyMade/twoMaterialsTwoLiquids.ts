@@ -9,6 +9,8 @@ export const twoMaterialsTwoLiquids: Investigation = {
   ...plain,
   title: 'Hanging in water and brine: one density, or two?',
   aim: 'Weigh a bronze pin and a slate token in air and hanging in water and in brine, and compare the densities.',
+  minutes: 90,
+  level: 'demanding',
   object: 'bolt pin and tally token',
   route:
     'What a thing loses in a liquid is what the liquid in its place would weigh: the volume is never read.',
