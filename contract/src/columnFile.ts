@@ -1,4 +1,4 @@
-import { mostTrials } from '@green-beam/core';
+import { manners, mostTrials } from '@green-beam/core';
 import { string } from 'yup';
 import { byKind, decimal, flag, list, maybe, needed, only, text } from './fileFields';
 
@@ -9,6 +9,10 @@ export const column = byKind({
     ...head,
     unit: needed(24),
     tag: needed(40),
+    manner: string()
+      .oneOf(manners, `This is one of: ${manners.join(', ')}.`)
+      .optional(),
+    secondOf: maybe(40),
     planned: maybe(60),
     carried: flag().optional(),
     differs: flag().optional(),
@@ -27,6 +31,7 @@ export const column = byKind({
       mostTrials,
     ),
   }),
+  allowance: only({ ...head, unit: text(24).defined('This is missing.') }),
   choice: only({ ...head, options: list(needed(40), 20) }),
   text: only(head),
   derived: only({

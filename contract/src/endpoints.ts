@@ -1,4 +1,4 @@
-import type { Conventions } from '@green-beam/core';
+import type { Conventions, Material } from '@green-beam/core';
 import type {
   ArrivedEntries,
   AttemptAnswer,
@@ -16,6 +16,8 @@ import type {
   InvestigationsAnswer,
   LogbookAnswer,
   LogbooksAnswer,
+  MaterialsAnswer,
+  PoolAnswer,
   PractisedAnswer,
   PresetsAnswer,
   SessionAnswer,
@@ -23,12 +25,14 @@ import type {
   ClassQuestionAnswer,
   SlipsAnswer,
   StaffQuestionAnswer,
+  StockAnswer,
   TakenReading,
   WhichAnswer,
   WordsAnswer,
 } from './answers';
 import type {
   AskedWords,
+  ClassChange,
   InvestigationChange,
   NewAttempt,
   NewCalculation,
@@ -36,9 +40,11 @@ import type {
   NewDrill,
   NewDrillAttempt,
   NewEntry,
+  NewFreeLogbook,
   NewHouseRules,
   NewInvestigation,
   NewPassword,
+  NewPieces,
   NewRearranged,
   NewSetting,
   NewClassQuestion,
@@ -131,6 +137,7 @@ export const endpoints = {
   keepCalculation: post<NewCalculation, CalculationAnswer>()(paths.calculations),
 
   logbooks: get<Nothing, LogbooksAnswer>()(paths.logbooks),
+  beginLogbook: post<NewFreeLogbook, { readonly logbookId: string }>()(paths.beginLogbook),
   openLogbook: post<object, { readonly logbookId: string }>()(paths.openLogbook),
   logbook: get<Nothing, LogbookAnswer>()(paths.logbook),
   newEntry: post<NewEntry, ArrivedEntries>()(paths.entries),
@@ -142,8 +149,17 @@ export const endpoints = {
   photo: get<Nothing, void>()(paths.photo),
   investigations: get<Nothing, InvestigationsAnswer>()(paths.investigations),
   newInvestigation: post<NewInvestigation, { readonly id: string }>()(paths.investigations),
+  pool: get<Nothing, PoolAnswer>()(paths.pool),
   changeInvestigation: post<InvestigationChange, Done>()(paths.investigation),
 
+  stock: get<Nothing, StockAnswer>()(paths.stock),
+  keepPieces: post<NewPieces, StockAnswer>()(paths.stock),
+  removePiece: remove<Nothing, StockAnswer>()(paths.piece),
+  materials: get<Nothing, MaterialsAnswer>()(paths.materials),
+  keepMaterial: post<Material, MaterialsAnswer>()(paths.materials),
+  removeMaterial: remove<Nothing, MaterialsAnswer>()(paths.material),
+
+  changeClass: post<ClassChange, Done>()(paths.class),
   newClass: post<NewClass, ClassName>()(paths.classes),
   houseRules: get<Nothing, HouseRulesAnswer>()(paths.houseRules),
   reviseHouseRules: post<Omit<NewHouseRules, 'rules'> & { readonly rules: Conventions }, HouseRulesAnswer>()(

@@ -26,15 +26,25 @@ export const only = (shape: ObjectShape) =>
 export const byKind = (shapes: Readonly<Record<string, ReturnType<typeof only>>>) =>
   lazy((value: unknown) => {
     const kind = typeof value === 'object' && value !== null && 'kind' in value ? String(value.kind) : '';
+    // A name that every object inherits is no kind.
     return (
-      shapes[kind] ??
+      (Object.hasOwn(shapes, kind) ? shapes[kind] : undefined) ??
       only({
         kind: string()
           .oneOf(Object.keys(shapes), `This is one of ${Object.keys(shapes).join(', ')}.`)
           .required('This is missing.'),
       })
     );
-  });
+  }).meta({ shapes } as Record<string, unknown>);
+
+type Shapes = Readonly<Record<string, ISchema<unknown>>>;
+
+/** The shapes of what is told apart by `kind`; undefined for anything else. */
+export const shapesOf = (schema: ISchema<unknown>): Shapes | undefined =>
+  'type' in schema && schema.type === 'lazy'
+    ? ((schema as ReturnType<typeof byKind>).meta()?.['shapes'] as Shapes | undefined)
+    : undefined;
+
 export const maybeList = (of: ISchema<unknown>, most: number) =>
   array(of).strict().typeError('A list is expected here.').max(most, `There are at most ${most} here.`);
 export const list = (of: ISchema<unknown>, most: number) => maybeList(of, most).required('This is missing.');

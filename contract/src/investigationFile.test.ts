@@ -29,7 +29,7 @@ describe('the file of an investigation', () => {
       'a column of no kind',
       changed((body) => ((body['tables'] as { columns: object[] }[])[0]!.columns[0] = { kind: 'guessed' })),
       'tables[0].columns[0].kind',
-      /one of measured, clock, count, given, choice, text, derived/,
+      /one of measured, clock, count, given, allowance, choice, text, derived/,
     ],
     [
       'half a trial',

@@ -1,7 +1,9 @@
 import {
   checkInvestigation,
+  footKinds,
   readableFormats,
   instrumentKinds,
+  levels,
   mostTrials,
   replicateWays,
   type Investigation,
@@ -10,6 +12,18 @@ import {
 import { array, mixed, number, object, string, ValidationError } from 'yup';
 import { column } from './columnFile';
 import { byKind, count, decimal, flag, list, maybe, maybeList, needed, only, text } from './fileFields';
+
+/** Texts by the keys of their columns. */
+const texts = () =>
+  mixed<Readonly<Record<string, string>>>(
+    (value): value is Record<string, string> =>
+      typeof value === 'object' &&
+      value !== null &&
+      !Array.isArray(value) &&
+      Object.values(value).every((cell) => typeof cell === 'string' && cell.length <= 60),
+  ).meta({
+    jsonSchema: { type: 'object', additionalProperties: { type: 'string', maxLength: 60 } },
+  } as object);
 
 const acceptedShape = {
   value: needed(60),
@@ -27,9 +41,10 @@ const resultHead = {
   accepted,
   quantity: maybe(40),
   perRow: maybe(40),
+  perWord: maybe(40),
 };
 const result = byKind({
-  mean: only({ ...resultHead, column: needed(40) }),
+  mean: only({ ...resultHead, column: needed(40), concordant: decimal().optional() }),
   value: only({ ...resultHead, formula: needed(400) }),
   line: only({
     ...resultHead,
@@ -51,6 +66,10 @@ export const investigationFile = only({
     .required('The version of the format is missing.'),
   title: needed(120),
   aim: needed(1000),
+  minutes: count(1, 10_000).optional(),
+  level: string()
+    .oneOf(levels, `This is one of: ${levels.join(', ')}.`)
+    .optional(),
   object: needed(80),
   route: text(1000).default(''),
   kit: list(
@@ -90,6 +109,22 @@ export const investigationFile = only({
       replicates: string()
         .oneOf(replicateWays, `This is ${replicateWays.join(', ')}.`)
         .optional(),
+      foot: maybeList(
+        string()
+          .oneOf(footKinds, `This is one of: ${footKinds.join(', ')}.`)
+          .required('This is missing.'),
+        footKinds.length,
+      ).optional(),
+      supplied: maybeList(
+        only({
+          reader: needed(80),
+          on: text(10)
+            .matches(/^\d{4}-\d{2}-\d{2}$/, 'A day is expected here, such as 2026-10-12.')
+            .required('This is missing.'),
+          cells: texts().required('This is missing.'),
+        }),
+        mostTrials,
+      ).optional(),
       columns: list(column, 16).min(1, 'A table has at least one column.'),
     }),
     6,
@@ -108,8 +143,14 @@ export const investigationFile = only({
     only({
       key: needed(40),
       when: string().oneOf(['before', 'after'], 'This is before or after.').required('This is missing.'),
-      kind: string().oneOf(['text', 'statement'], 'This is text or statement.').required('This is missing.'),
+      kind: string()
+        .oneOf(['text', 'statement', 'floats'], 'This is text, statement or floats.')
+        .required('This is missing.'),
+      liquid: only({ name: needed(80), density: decimal().required('This is missing.') })
+        .optional()
+        .default(undefined),
       text: needed(1000),
+      answer: maybe(2000),
     }),
     30,
   ),
@@ -123,16 +164,22 @@ export const investigationFile = only({
     .nullable()
     .default(null),
   supplied: flag().required('This is missing.'),
+  workedApart: flag().optional(),
+  variations: maybeList(
+    only({
+      name: needed(80),
+      object: maybe(80),
+      words: maybe(1000),
+      planned: texts().optional(),
+      worked: maybeList(needed(40), 60).optional(),
+    }),
+    40,
+  ).optional(),
   secondLook: string()
     .oneOf(['students', 'teacher'], 'This is students or teacher.')
     .required('This is missing.'),
   model: object({
-    cells: mixed<Readonly<Record<string, string>>>(
-      (value): value is Record<string, string> =>
-        typeof value === 'object' &&
-        value !== null &&
-        Object.values(value).every((cell) => typeof cell === 'string' && cell.length <= 60),
-    ).required('This is missing.'),
+    cells: texts().required('This is missing.'),
     words: text(1000).defined('This is missing.'),
   })
     .noUnknown()

@@ -4,5 +4,7 @@ export * from './figures';
 export * from './question';
 export * from './feed';
 export * from './logbook';
+export * from './materials';
+export * from './stock';
 export * from './classroom';
 export * from './live';

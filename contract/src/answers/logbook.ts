@@ -19,6 +19,8 @@ export interface LogbookLine {
 
 export interface LogbooksAnswer {
   readonly logbooks: readonly LogbookLine[];
+  /** The class in which one may begin a logbook of one's own; null where one may not. */
+  readonly begins: string | null;
 }
 
 export interface LogbookAnswer {
@@ -61,6 +63,20 @@ export interface InvestigationLine {
 export interface InvestigationsAnswer {
   readonly class: ClassName;
   readonly investigations: readonly InvestigationLine[];
+  /** Whether its students may begin logbooks of their own. */
+  readonly freeLogbooks: boolean;
   /** Those that come with the app. */
   readonly readyMade: readonly Investigation[];
+}
+
+/** The logbooks of a class for one investigation, whole: what they are compared from. */
+export interface PoolAnswer {
+  readonly class: ClassName;
+  readonly conventions: Conventions;
+  readonly investigation: Investigation;
+  readonly books: readonly {
+    readonly id: string;
+    readonly readers: readonly string[];
+    readonly entries: readonly Entry[];
+  }[];
 }

@@ -6,6 +6,10 @@ export const studentChange = object({
   spoken: boolean().strict().required('Say whether the scale may be described.'),
 }).noUnknown();
 
+export const classChange = object({
+  freeLogbooks: boolean().strict().required('Say whether students may begin logbooks of their own.'),
+}).noUnknown();
+
 export const newInvestigation = object({
   id: clientId,
   /** The version that it replaces, if it is one of the class’s own. */
@@ -50,4 +54,5 @@ export type NewHouseRules = InferType<typeof newHouseRules>;
 export type NewStudents = InferType<typeof newStudents>;
 export type NewSlips = InferType<typeof newSlips>;
 export type InvestigationChange = InferType<typeof investigationChange>;
+export type ClassChange = InferType<typeof classChange>;
 export type StudentChange = InferType<typeof studentChange>;

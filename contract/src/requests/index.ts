@@ -5,3 +5,5 @@ export * from './figures';
 export * from './logbook';
 export * from './question';
 export * from './session';
+export * from './materials';
+export * from './stock';

@@ -1,6 +1,6 @@
 import { formerSubject, subjectKinds } from '@green-beam/core';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
-import { clientId, needed, shortText } from './fields';
+import { clientId, named, needed, shortText } from './fields';
 
 /** What waited since an earlier version of the pages says in its column what it is about. */
 function fromFormer(value: unknown): unknown {
@@ -64,5 +64,13 @@ export const mostPhotos = 120;
 
 export const mostPhotoBytes = 120_000_000;
 
+/** A logbook of one's own, from a shape. */
+export const newFreeLogbook = object({
+  id: clientId,
+  shape: needed('shape', 40),
+  title: named('title', 120),
+}).noUnknown();
+
+export type NewFreeLogbook = InferType<typeof newFreeLogbook>;
 export type NewBlock = InferType<typeof newBlock>;
 export type NewEntry = InferType<typeof newEntry>;
