@@ -51,7 +51,8 @@ const matrix: Readonly<Record<string, string>> = {
   'post /api/rearranged': '1yyyyyyy',
   'post /api/spotted': '1yyyyyyy',
   'post /api/logbooks/:logbookId/calculations': '133y3333',
-  'get /api/logbooks': '1yyy3333',
+  'get /api/logbooks': '1yyyyyyy',
+  'post /api/classes/:classId/logbooks': '1333yyy3',
   'post /api/investigations/:investigationId/logbook': '13yy3333',
   'get /api/logbooks/:logbookId': '133yyyy3',
   'post /api/logbooks/:logbookId/entries': '133y3333',
@@ -61,8 +62,14 @@ const matrix: Readonly<Record<string, string>> = {
   'get /api/logbooks/:logbookId/photos/:photoId': '133yyyy3',
   'get /api/classes/:classId/investigations': '1333yyy3',
   'post /api/classes/:classId/investigations': '13333yy3',
+  'get /api/classes/:classId/investigations/:investigationId/logbooks': '1333yyy3',
   'post /api/classes/:classId/investigations/:investigationId': '13333yy3',
+  'get /api/stock': '1yyyyyyy',
+  'post /api/stock': '1333yyyy',
+  'get /api/materials': '1yyyyyyy',
+  'post /api/materials': '1333yyyy',
   'post /api/classes': '1333yyyy',
+  'post /api/classes/:classId': '13333yy3',
   'get /api/classes/:classId/rules': '1333yyy3',
   'post /api/classes/:classId/rules': '13333yy3',
   'get /api/classes/:classId/board': '1333yyy3',
@@ -72,6 +79,8 @@ const matrix: Readonly<Record<string, string>> = {
   // What takes something away comes last.
   'delete /api/classes/:classId/question': '13333yy3',
   'delete /api/classes/:classId/students/:studentId': '13333yy3',
+  'delete /api/stock/:pieceId': '1333yyyy',
+  'delete /api/materials/:materialId': '1333yyyy',
   'delete /api/session/everywhere': '1yyyyyyy',
   'delete /api/session': 'yyyyyyyy',
 };
@@ -156,6 +165,8 @@ beforeAll(async () => {
     photoId,
     investigationId: book.investigationId,
     questionId: question.body.question.id,
+    pieceId: randomUUID(),
+    materialId: randomUUID(),
     studentId: (await harness.asStudent('Bastian Wren')).personId,
   };
 });

@@ -1,4 +1,12 @@
-import type { ClassName, NewClass, NewSlips, NewStudents, Slip, SlipsAnswer } from '@green-beam/contract';
+import type {
+  ClassChange,
+  ClassName,
+  NewClass,
+  NewSlips,
+  NewStudents,
+  Slip,
+  SlipsAnswer,
+} from '@green-beam/contract';
 import { presets, type Conventions } from '@green-beam/core';
 import { randomInt, randomUUID } from 'node:crypto';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
@@ -39,6 +47,16 @@ export async function createClass(
   });
   await publish.people([who.id]);
   return made;
+}
+
+/** Changes what its students may do in a class. */
+export async function changeClass(
+  { database }: Services,
+  classId: string,
+  { freeLogbooks }: ClassChange,
+): Promise<object> {
+  await database.models.classes.update({ freeLogbooks }, { where: { id: classId } });
+  return {};
 }
 
 /** @throws Problem for one that there is not. */

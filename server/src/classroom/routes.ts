@@ -1,4 +1,5 @@
 import {
+  classChange,
   isId,
   newClass,
   newHouseRules,
@@ -14,13 +15,19 @@ import type { Services } from '../services';
 import { boardFor } from './board';
 import { houseRulesFor, reviseHouseRules } from './houseRules';
 import { managerOwns, staffOwns } from '../access/membership';
-import { addStudents, allowSpoken, createClass, makeSlips, removeStudent } from './roster';
+import { addStudents, allowSpoken, changeClass, createClass, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {
   route(router, endpoints.newClass, {
     allow: 'teacher',
     body: newClass,
     run: ({ who, body }) => createClass(services, who, body),
+  });
+  route(router, endpoints.changeClass, {
+    allow: 'teacher',
+    owns: managerOwns,
+    body: classChange,
+    run: ({ owned, body }) => changeClass(services, owned, body),
   });
   route(router, endpoints.board, {
     allow: 'teacher',

@@ -7,6 +7,10 @@ import * as investigations from './migrations/0004-investigations';
 import * as whoseItIs from './migrations/0005-whose-it-is';
 import * as whatItIsAbout from './migrations/0006-what-it-is-about';
 import * as exercises from './migrations/0007-exercises';
+import * as stock from './migrations/0008-stock';
+import * as freeLogbooks from './migrations/0009-free-logbooks';
+import * as variations from './migrations/0010-variations';
+import * as materials from './migrations/0011-materials';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -17,6 +21,10 @@ const migrations = {
   '0005-whose-it-is': whoseItIs,
   '0006-what-it-is-about': whatItIsAbout,
   '0007-exercises': exercises,
+  '0008-stock': stock,
+  '0009-free-logbooks': freeLogbooks,
+  '0010-variations': variations,
+  '0011-materials': materials,
 } as const;
 
 /** The names of all migrations, in order. */

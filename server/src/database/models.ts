@@ -2,6 +2,7 @@ import { Sequelize } from 'sequelize';
 import { exercisesTables } from './tables/exercises';
 import { logbooksTables } from './tables/logbooks';
 import { peopleTables } from './tables/people';
+import { stockTables } from './tables/stock';
 import { defineIn } from './tables/table';
 
 export type * from './tables/exercises';
@@ -15,6 +16,7 @@ export function defineModels(sequelize: Sequelize) {
     ...peopleTables(table),
     ...exercisesTables(table),
     ...logbooksTables(table),
+    ...stockTables(table),
   };
 }
 

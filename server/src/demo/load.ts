@@ -6,6 +6,7 @@ import { hashSecret, nameKey } from '../session/passphrase';
 import { classId, conventionsId, groupOf, idFor, lessonTime, studentId, type Within } from './ids';
 import { makeFirstBench, makeLogbooks, setId, workSet } from './logbooks';
 import { benchProgress, coTeacher, demoClass, furtherClasses, readers, teacher } from './scenario';
+import { makeStock } from './stock';
 import { readOnce } from './simulatedReader';
 
 const conventions = presetNamed('Chemistry bench');
@@ -42,6 +43,7 @@ export async function loadDemo({ database, now }: Pick<Services, 'database' | 'n
     await makeReadings(models, now(), { transaction });
     await makeLogbooks(models, now(), { transaction });
     await makeFirstBench(models, now(), { transaction });
+    await makeStock(models, now(), { transaction });
   });
 }
 

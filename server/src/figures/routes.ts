@@ -8,7 +8,7 @@ import {
 } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route, type Named } from '../access/route';
-import { readable } from '../logbook/service';
+import { writable } from '../logbook/service';
 import type { Services } from '../services';
 import { answerDrill, drillAnswer, drillsFor, layOutDrill, ownItem } from './drills';
 import { conventionsOf, keepCalculation } from './calculations';
@@ -51,8 +51,8 @@ export function figuresRoutes(router: Router, services: Services): void {
     run: ({ who, body }) => keepSpotted(services, who, body),
   });
   route(router, endpoints.keepCalculation, {
-    allow: 'student',
-    owns: ({ who, params }) => readable(services, who, params['logbookId'] ?? ''),
+    allow: 'signed-in',
+    owns: ({ who, params }) => writable(services, who, params['logbookId'] ?? ''),
     body: newCalculation,
     run: ({ who, owned, body }) => keepCalculation(services, who, owned, body),
   });

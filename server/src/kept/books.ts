@@ -1,5 +1,13 @@
 import type { LogbookLine } from '@green-beam/contract';
-import { OutcomeEvaluator, tableOf, type Conventions, type Entry } from '@green-beam/core';
+import {
+  OutcomeEvaluator,
+  cellsIn,
+  variedBy,
+  withPieces,
+  type Conventions,
+  type Entry,
+  type Investigation,
+} from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
@@ -20,6 +28,7 @@ interface Row {
   readonly id: string;
   readonly investigationId: string;
   readonly conventionsId: string;
+  readonly variation: number | null;
   readonly members: readonly { readonly id: string; readonly name: string }[];
   readonly last: string | null;
 }
@@ -32,7 +41,9 @@ interface Source {
 /** One logbook's entries so far, and what they amount to. */
 class Fold {
   readonly #entries: Entry[] = [];
-  readonly #reckoner: OutcomeEvaluator;
+  readonly #body: Investigation;
+  readonly #conventions: Conventions;
+  #reckoner: { readonly of: Investigation; readonly evaluator: OutcomeEvaluator };
   last = 0;
   line: Pick<LogbookLine, 'completeTrials' | 'resultText' | 'handedIn'> = {
     completeTrials: 0,
@@ -40,8 +51,17 @@ class Fold {
     handedIn: false,
   };
 
-  constructor({ body }: KeptInvestigation, conventions: Conventions) {
-    this.#reckoner = new OutcomeEvaluator(body, conventions);
+  constructor(body: Investigation, conventions: Conventions) {
+    this.#body = body;
+    this.#conventions = conventions;
+    this.#reckoner = { of: body, evaluator: new OutcomeEvaluator(body, conventions) };
+  }
+
+  /** The same one as long as the kit is the same. */
+  #reckonerOf(of: Investigation): OutcomeEvaluator {
+    if (this.#reckoner.of !== of)
+      this.#reckoner = { of, evaluator: new OutcomeEvaluator(of, this.#conventions) };
+    return this.#reckoner.evaluator;
   }
 
   add(rows: readonly EntryRow[]): void {
@@ -49,7 +69,8 @@ class Fold {
       this.#entries.push(asEntry(row));
       this.last = Math.max(this.last, Number(row.seq));
     }
-    const outcome = this.#reckoner.outcomeOf(tableOf(this.#entries));
+    const cells = cellsIn(this.#body, this.#entries);
+    const outcome = this.#reckonerOf(withPieces(this.#body, cells)).outcomeOf(cells);
     const [first] = outcome.results;
     this.line = {
       completeTrials: outcome.complete,
@@ -74,11 +95,11 @@ export class Books {
     const rows = await this.#rows(wanted);
     const folds = new Map(
       await Promise.all(
-        rows.map(async ({ id, investigationId, conventionsId }) => {
+        rows.map(async ({ id, investigationId, conventionsId, variation }) => {
           const fold =
             this.#kept.get(id) ??
             new Fold(
-              await this.#source.investigation(investigationId),
+              variedBy((await this.#source.investigation(investigationId)).body, variation),
               await this.#source.conventions(conventionsId),
             );
           return [id, fold] as const;
@@ -100,7 +121,7 @@ export class Books {
         return {
           members: row.members.map((member) => member.id),
           line: {
-            ...headOf(id, body),
+            ...headOf(id, variedBy(body, row.variation)),
             logbookId: row.id,
             readers: row.members.map(({ name }) => name),
             ...(folds.get(row.id)?.line ?? { completeTrials: 0, resultText: null, handedIn: false }),
@@ -121,7 +142,7 @@ export class Books {
             ]
           : ['i.class_id = $1', [wanted.inClass]];
     return this.#database.sequelize.query<Row>(
-      `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId",
+      `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId", l.variation,
               (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name), '[]'::json)
                  from logbook_members m join people p on p.id = m.person_id where m.logbook_id = l.id) as members,
               (select max(seq) from logbook_entries e where e.logbook_id = l.id) as last

@@ -57,9 +57,9 @@ export function createKept(database: Database): Kept {
       if (before) return before;
       const row = await models.investigations.findByPk(id);
       if (!row) throw new Problem('not-found');
-      const { classId, familyId, version } = row;
+      const { classId, familyId, version, personId = null } = row;
       const body = readStored(storedInvestigation, row.body, 'investigation');
-      const line = { id, classId, familyId, version, body };
+      const line = { id, classId, personId, familyId, version, body };
       investigations.set(id, line);
       return line;
     },

@@ -4,6 +4,8 @@ import type { Investigation } from '@green-beam/core';
 export interface KeptInvestigation {
   readonly id: string;
   readonly classId: string;
+  /** Whose own it is; null for one that is set for the class. */
+  readonly personId: string | null;
   readonly familyId: string;
   readonly version: number;
   readonly body: Investigation;

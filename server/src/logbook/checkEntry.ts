@@ -1,5 +1,12 @@
-import { isId, type NewEntry } from '@green-beam/contract';
-import { columnOf, parseReading, type Investigation } from '@green-beam/core';
+import { isId, pieceSchema, type NewEntry } from '@green-beam/contract';
+import {
+  columnOf,
+  isSuppliedCell,
+  parseReading,
+  pieceFrom,
+  questionsOfClaims,
+  type Investigation,
+} from '@green-beam/core';
 import { literal, Op } from 'sequelize';
 import type { Database, LogbookEntryRow, TryRow } from '../database/models';
 import { Problem } from '../http/problem';
@@ -57,6 +64,11 @@ export function checkEntry(investigation: Investigation, entry: NewEntry, named:
       'not-valid',
       `This logbook has ${kind === 'reading' ? `no column “${of}”` : 'no place for that'}.`,
     );
+  if (kind === 'reading' && isSuppliedCell(investigation, trial, of))
+    throw new Problem(
+      'not-valid',
+      'Your teacher measured that: it stays as it is, and is left to be worked.',
+    );
   if (ofTrial.has(kind) ? trial < 1 : trial !== 0)
     throw new Problem('not-valid', ofTrial.has(kind) ? 'Trials count from 1.' : 'That belongs to no trial.');
   if ((kind === 'reading' || kind === 'mean') && text.length > longestCell)
@@ -69,7 +81,19 @@ export function checkEntry(investigation: Investigation, entry: NewEntry, named:
     throw new Problem('not-valid', 'Say why the trial does not count, or counts again.');
   if (kind === 'photo' && !named.photos.has(text))
     throw new Problem('not-valid', 'That photograph is not in this logbook.');
+  if (kind === 'piece') checkPieceEntry(investigation, of, text);
   if (entry.replaces) checkCorrection(entry, named);
+}
+
+/** A piece that is taken to the bench stands in for one of its kind. @throws Problem */
+function checkPieceEntry({ kit }: Investigation, of: string, text: string): void {
+  const own = pieceFrom(text);
+  const whole = { place: '', count: 1, checks: [], faults: '', outOfUse: false, ...own?.piece };
+  if (!own || typeof own.corrected !== 'boolean' || own.piece.tag !== of || !pieceSchema.isValidSync(whole))
+    throw new Problem('not-valid', 'The piece could not be read.');
+  const role = kit.find(({ tag }) => tag === own.role);
+  if (role?.kind !== own.piece.kind)
+    throw new Problem('not-valid', `${of} is of another kind than ${own.role}: it cannot stand in for it.`);
 }
 
 type Kind = NewEntry['kind'];
@@ -96,6 +120,11 @@ const standsIn: Readonly<Record<Kind, (investigation: Investigation, of: string)
   },
   answer: ({ questions }, of) => questions.some(({ key }) => key === of),
   prediction: ({ predictions }, of) => predictions.some(({ key }) => key === of),
+  claim: ({ results }, of) =>
+    results.some(({ key }) => questionsOfClaims.some((question) => of === `${key}/${question}`)),
+  // A piece has a tag, and stands in for one of the kit; what it is, its text says.
+  piece: (_, of) => of.trim() !== '',
+  kit: ({ kit }, of) => kit.some(({ tag }) => tag === of),
   'hand-in': (_, of) => of === '',
 };
 

@@ -8,7 +8,6 @@ import type { Caller } from '../access/caller';
 import { checkEntry, readWhatTheyName, sameNumber, tagOf, type NamedByEntries } from './checkEntry';
 import { asEntry, entryColumns, type EntryRow } from '../kept/entryRow';
 import type { OpenBook } from '../kept/keptRows';
-import { mayWrite } from './service';
 
 /**
  * Adds entries in their order, all or none. Nothing is overwritten: an entry that strikes another names it and says why. Sent
@@ -21,7 +20,6 @@ export async function addEntries(
   entries: readonly NewEntry[],
   blockId: string | null,
 ): Promise<ArrivedEntries> {
-  mayWrite(book, who);
   const { investigation, members } = book;
   const named = await readWhatTheyName(services.database, book.id, entries);
   for (const entry of entries) checkEntry(investigation.body, entry, named);

@@ -6,14 +6,14 @@ import {
   type InvestigationsAnswer,
   type NewInvestigation,
 } from '@green-beam/contract';
-import { boltPin, readyMade, shackleRing, type Investigation } from '@green-beam/core';
+import { boltPin, readyMade, shackleRing, withAnswers, type Investigation } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
 
 /** What a new class begins with. */
-export const setAtFirst: readonly Investigation[] = [boltPin, shackleRing];
+export const setAtFirst: readonly Investigation[] = [boltPin, shackleRing].map(withAnswers);
 
 /** The newest version of each of a class's investigations, with the logbooks of all versions. */
 export async function investigationsOf(
@@ -21,15 +21,16 @@ export async function investigationsOf(
   who: Caller,
   classId: string,
 ): Promise<InvestigationsAnswer> {
-  const [versions, books] = await Promise.all([
+  const [versions, books, row] = await Promise.all([
     database.models.investigations.findAll({
-      where: { classId },
+      where: { classId, personId: null },
       order: [
         ['createdAt', 'asc'],
         ['version', 'asc'],
       ],
     }),
     kept.books.lines({ inClass: classId }),
+    database.models.classes.findByPk(classId, { attributes: ['freeLogbooks'] }),
   ]);
   const families = [...new Set(versions.map(({ familyId }) => familyId))];
   const investigations = families.flatMap((familyId): InvestigationLine[] => {
@@ -47,7 +48,8 @@ export async function investigationsOf(
   return {
     class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
     investigations,
-    readyMade,
+    freeLogbooks: row?.freeLogbooks ?? false,
+    readyMade: readyMade.map(withAnswers),
   };
 }
 
@@ -67,7 +69,7 @@ export async function keepInvestigation(
     throw new Problem('not-an-investigation', [first?.place, first?.sentence].filter(Boolean).join(': '));
   }
   const before = replaces ? await models.investigations.findByPk(replaces) : null;
-  if (replaces && before?.classId !== classId) throw new Problem('not-found');
+  if (replaces && (before?.classId !== classId || before.personId)) throw new Problem('not-found');
   const newest =
     before &&
     (await models.investigations.findOne({

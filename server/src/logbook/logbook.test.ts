@@ -309,3 +309,56 @@ async function heard(stream: ReadableStreamDefaultReader<Uint8Array>, what: stri
     if (text.includes(what)) return true;
   }
 }
+
+describe('a logbook of one’s own', () => {
+  const begin = (browser: Browser, classId: string, rest: object = {}) =>
+    browser.post<{ logbookId: string }>(`/api/classes/${classId}/logbooks`, {
+      id: randomUUID(),
+      shape: 'displacement',
+      title: 'A pebble',
+      ...rest,
+    });
+
+  it('is begun with the teacher’s leave, seen by its writer and the staff alone, and handed to no bench mate', async () => {
+    const teacher = await harness.asTeacher('Ms Marrow', 'level beam 9');
+    const { body: session } = await student.get<SessionAnswer>('/api/session');
+    const classId = session.who!.classes[0]!.id;
+    expect((await begin(student, classId)).status).toBe(403);
+    expect((await teacher.post(`/api/classes/${classId}`, { freeLogbooks: true })).status).toBe(200);
+    const { body: lines } = await student.get<LogbooksAnswer>('/api/logbooks');
+    expect(lines.begins).toBe(classId);
+    const id = randomUUID();
+    const made = await begin(student, classId, { id });
+    expect(made.status).toBe(200);
+    expect((await begin(student, classId, { id })).body).toEqual(made.body);
+    const own = `/api/logbooks/${made.body.logbookId}`;
+    expect((await student.get<LogbookAnswer>(own)).body).toMatchObject({
+      readers: ['Verity Moss'],
+      investigation: { title: 'A pebble' },
+    });
+    const mate = await harness.asStudent('Wilfred Sand');
+    expect((await mate.get(own)).status).toBe(403);
+    expect((await mate.post(`/api/investigations/${id}/logbook`, {})).status).toBe(403);
+    const theirs = (await mate.get<LogbooksAnswer>('/api/logbooks')).body.logbooks;
+    expect(theirs.map(({ title }) => title)).not.toContain('A pebble');
+    expect((await teacher.get(own)).status).toBe(200);
+    expect((await teacher.post(`${own}/entries`, entry())).status).toBe(403);
+    const { body: set } = await teacher.get<InvestigationsAnswer>(`/api/classes/${classId}/investigations`);
+    expect(set.investigations.map(({ body }) => body.title)).not.toContain('A pebble');
+    expect((await begin(student, classId, { shape: 'triangle' })).status).toBe(422);
+    await teacher.post(`/api/classes/${classId}`, { freeLogbooks: false });
+    expect((await begin(student, classId)).status).toBe(403);
+    expect((await student.get(own)).status).toBe(200);
+  });
+
+  it('is a teacher’s too', async () => {
+    const teacher = await harness.asTeacher('Ms Marrow', 'level beam 9');
+    const { body } = await teacher.get<LogbooksAnswer>('/api/logbooks');
+    const made = await begin(teacher, body.begins!, { title: 'A spoon' });
+    const written = entry({ text: '21.40' });
+    expect((await teacher.post(`/api/logbooks/${made.body.logbookId}/entries`, written)).status).toBe(200);
+    expect((await teacher.get<LogbooksAnswer>('/api/logbooks')).body.logbooks).toMatchObject([
+      { title: 'A spoon', readers: ['Ms Marrow'] },
+    ]);
+  });
+});

@@ -8,7 +8,6 @@ import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
 import type { OpenBook } from '../kept/keptRows';
-import { mayWrite } from './service';
 
 /**
  * Keeps a photograph as it comes in, and stops reading where it is too large. The same id again is harmless. A logbook holds
@@ -22,7 +21,6 @@ export async function addPhoto(
   request: Request,
   response: Response,
 ): Promise<{ readonly id: string }> {
-  mayWrite(book, who);
   const mediaType = photoTypes.find((type) => request.is(type));
   if (!mediaType) throw new Problem('not-valid', 'A photograph is a JPEG or a PNG.');
   if (Number(request.get('content-length') ?? 0) > largestPhoto) throw tooLarge();

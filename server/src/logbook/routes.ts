@@ -3,6 +3,7 @@ import {
   blockSlice,
   investigationChange,
   newEntry,
+  newFreeLogbook,
   newInvestigation,
   endpoints,
   type NewEntry,
@@ -14,15 +15,32 @@ import { route, validated, type Named } from '../access/route';
 import type { Services } from '../services';
 import { managerOwns, staffOwns } from '../access/membership';
 import { addEntries } from './entries';
+import { beginLogbook, beginsIn } from './free';
 import { changeInvestigation, investigationsOf, keepInvestigation } from './investigations';
+import { poolOf } from './pool';
 import { addPhoto, sendPhoto } from './photos';
-import { entriesAfter, logbookFor, logbooksFor, ofOwnClass, openLogbook, readable } from './service';
+import {
+  entriesAfter,
+  logbookFor,
+  logbooksFor,
+  ofOwnClass,
+  openLogbook,
+  readable,
+  writable,
+} from './service';
 
 export function logbookRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => readable(services, who, params['logbookId'] ?? '');
+  const writes = ({ who, params }: Named) => writable(services, who, params['logbookId'] ?? '');
   route(router, endpoints.logbooks, {
-    allow: 'student',
+    allow: 'signed-in',
     run: ({ who }) => logbooksFor(services, who),
+  });
+  route(router, endpoints.beginLogbook, {
+    allow: 'signed-in',
+    owns: ({ who, params }) => beginsIn(services, who, params['classId'] ?? ''),
+    body: newFreeLogbook,
+    run: ({ who, owned, body }) => beginLogbook(services, who, owned, body),
   });
   route(router, endpoints.openLogbook, {
     allow: 'student',
@@ -35,8 +53,8 @@ export function logbookRoutes(router: Router, services: Services): void {
     run: ({ who, owned }) => logbookFor(services, who, owned),
   });
   route(router, endpoints.newEntry, {
-    allow: 'student',
-    owns,
+    allow: 'signed-in',
+    owns: writes,
     body: newEntry,
     run: ({ who, owned, body }) => addEntries(services, who, owned, [body], null),
   });
@@ -46,15 +64,15 @@ export function logbookRoutes(router: Router, services: Services): void {
     run: ({ owned, request }) => entriesAfter(services.database, owned.id, after(request)),
   });
   route(router, endpoints.newBlock, {
-    allow: 'student',
-    owns,
+    allow: 'signed-in',
+    owns: writes,
     body: blockOutline,
     run: async ({ who, owned, body }) =>
       addEntries(services, who, owned, await looked(body.entries), body.id),
   });
   route(router, endpoints.keepPhoto, {
-    allow: 'student',
-    owns,
+    allow: 'signed-in',
+    owns: writes,
     run: ({ who, owned, params, request, response }) =>
       addPhoto(services, who, owned, params['photoId'] ?? '', request, response),
   });
@@ -98,6 +116,11 @@ function investigationRoutes(router: Router, services: Services): void {
     owns: managerOwns,
     body: newInvestigation,
     run: ({ owned, body }) => keepInvestigation(services, owned, body),
+  });
+  route(router, endpoints.pool, {
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ who, owned, params }) => poolOf(services, who, owned, params['investigationId'] ?? ''),
   });
   route(router, endpoints.changeInvestigation, {
     allow: 'teacher',

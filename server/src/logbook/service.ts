@@ -5,9 +5,9 @@ import type {
   LogbookLine,
   LogbooksAnswer,
 } from '@green-beam/contract';
-import type { Conventions } from '@green-beam/core';
+import { variationFor, variedBy, withoutAnswers, type Conventions } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
 import { headOf } from '../kept/books';
@@ -22,7 +22,10 @@ export async function logbooksFor({ database, kept }: Services, who: Caller): Pr
     kept.books.lines({ ofPerson: who.id }),
     database.models.investigations.findAll({
       attributes: ['id', 'familyId', 'retired'],
-      where: { classId: who.classes.map(({ id }) => id) },
+      where: {
+        classId: who.classes.map(({ id }) => id),
+        personId: who.role === 'student' ? { [Op.or]: [null, who.id] } : who.id,
+      },
       order: [
         ['createdAt', 'asc'],
         ['version', 'asc'],
@@ -41,7 +44,16 @@ export async function logbooksFor({ database, kept }: Services, who: Caller): Pr
       return [unopened(await kept.investigation(newest.id))];
     }),
   );
-  return { logbooks: lines.flat() };
+  return { logbooks: lines.flat(), begins: await mayBeginIn(database, who) };
+}
+
+/** The class in which somebody may begin a logbook of their own: a teacher in theirs, a student where the teacher lets them. */
+export async function mayBeginIn({ models }: Database, { role, classes }: Caller): Promise<string | null> {
+  const [first] = classes;
+  if (!first) return null;
+  if (role === 'teacher') return first.id;
+  const row = await models.classes.findByPk(first.id, { attributes: ['freeLogbooks'] });
+  return row?.freeLogbooks ? first.id : null;
 }
 
 const unopened = ({ id, body }: KeptInvestigation): LogbookLine => ({
@@ -62,7 +74,10 @@ export async function openLogbook(
   const { database } = services;
   const investigationId = investigation.id;
   const conventions = await services.kept.conventionsInForce(investigation.classId);
-  const groupMates = await benchMates(database, who, investigation.classId);
+  // What is one's own is kept by oneself.
+  const bench =
+    investigation.personId === null ? await benchOf(database, who, investigation.classId) : alone(who);
+  const groupMates = bench.members;
   const logbookId = await database.sequelize.transaction(async (transaction) => {
     // One at a time per investigation, so that two bench mates who open it at once get the same book.
     await database.models.investigations.findByPk(investigationId, {
@@ -77,8 +92,10 @@ export async function openLogbook(
     );
     if (mine) return mine.id;
     const id = randomUUID();
+    const before = await database.models.logbooks.count({ where: { investigationId }, transaction });
+    const variation = variationFor(investigation.body, bench.name, before);
     await database.models.logbooks.create(
-      { id, investigationId, conventionsId: conventions.id },
+      { id, investigationId, conventionsId: conventions.id, variation },
       { transaction },
     );
     await database.models.logbookMembers.bulkCreate(
@@ -94,23 +111,32 @@ export async function openLogbook(
 /** An investigation of one of the caller's classes. @throws Problem */
 export async function ofOwnClass(
   { kept }: Services,
-  { classes }: Caller,
+  { id, classes }: Caller,
   investigationId: string,
 ): Promise<KeptInvestigation> {
   const investigation = await kept.investigation(investigationId);
-  if (!classes.some(({ id }) => id === investigation.classId)) throw new Problem('not-allowed');
+  const itsOwn = investigation.personId === null || investigation.personId === id;
+  if (!itsOwn || !classes.some((own) => own.id === investigation.classId)) throw new Problem('not-allowed');
   return investigation;
 }
 
-async function benchMates({ sequelize }: Database, who: Caller, classId: string): Promise<string[]> {
-  const rows = await sequelize.query<{ id: string }>(
-    `select mate.person_id as id from bench_group_members own
+interface Bench {
+  readonly name: string | null;
+  readonly members: readonly string[];
+}
+
+const alone = ({ id }: Caller): Bench => ({ name: null, members: [id] });
+
+async function benchOf({ sequelize }: Database, who: Caller, classId: string): Promise<Bench> {
+  const rows = await sequelize.query<{ id: string; name: string }>(
+    `select mate.person_id as id, g.name from bench_group_members own
        join bench_groups g on g.id = own.group_id and g.class_id = $2
        join bench_group_members mate on mate.group_id = g.id
       where own.person_id = $1`,
     { type: QueryTypes.SELECT, bind: [who.id, classId] },
   );
-  return rows.length === 0 ? [who.id] : rows.map(({ id }) => id);
+  const [first] = rows;
+  return first ? { name: first.name, members: rows.map(({ id }) => id) } : alone(who);
 }
 
 /** A logbook whole. */
@@ -123,7 +149,7 @@ export async function logbookFor(services: Services, who: Caller, book: OpenBook
   ]);
   return {
     id,
-    investigation: investigation.body,
+    investigation: who.role === 'student' ? withoutAnswers(investigation.body) : investigation.body,
     conventions,
     readers: members.map(({ name }) => name),
     ...entries,
@@ -142,23 +168,28 @@ export async function readable(services: Services, who: Caller, logbookId: strin
 }
 
 async function readBook({ database, kept }: Services, logbookId: string): Promise<OpenBook> {
-  const [row] = await database.sequelize.query<Omit<OpenBook, 'investigation'> & { investigationId: string }>(
-    `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId",
+  const [row] = await database.sequelize.query<
+    Omit<OpenBook, 'investigation'> & { investigationId: string; variation: number | null }
+  >(
+    `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId", l.variation,
             (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name), '[]'::json)
                from logbook_members m join people p on p.id = m.person_id where m.logbook_id = l.id) as members
        from logbooks l where l.id = $1`,
     { type: QueryTypes.SELECT, bind: [logbookId] },
   );
   if (!row) throw new Problem('not-found');
-  const { investigationId, ...rest } = row;
-  return { ...rest, investigation: await kept.investigation(investigationId) };
+  const { investigationId, variation, ...rest } = row;
+  const investigation = await kept.investigation(investigationId);
+  return { ...rest, investigation: { ...investigation, body: variedBy(investigation.body, variation) } };
 }
 
 const isMember = ({ members }: OpenBook, who: Caller): boolean => members.some(({ id }) => id === who.id);
 
-/** @throws Problem for who may only read */
-export function mayWrite(book: OpenBook, who: Caller): void {
+/** A logbook may be written in by its members alone. @throws Problem */
+export async function writable(services: Services, who: Caller, logbookId: string): Promise<OpenBook> {
+  const book = await readable(services, who, logbookId);
   if (!isMember(book, who)) throw new Problem('not-allowed');
+  return book;
 }
 
 export const conventionsOfBook = ({ kept }: Services, { conventionsId }: OpenBook): Promise<Conventions> =>

@@ -12,12 +12,16 @@ export interface InvestigationRow extends Row {
   version: number;
   /** True once it is no longer set; a setting of the class, not part of the record. */
   retired: boolean;
+  /** Whose own it is; null for one that is set for the class. */
+  personId?: string | null;
 }
 
 export interface LogbookRow extends Row {
   id: string;
   investigationId: string;
   conventionsId: string;
+  /** Which variation of its investigation it is of; null where there are none. */
+  variation?: number | null;
 }
 
 export interface LogbookMemberRow extends Row {
@@ -85,11 +89,13 @@ export const logbooksTables = (table: Define) => ({
     familyId: needed(UUID),
     version: { ...needed(INTEGER), defaultValue: 1 },
     retired: { ...needed(BOOLEAN), defaultValue: false },
+    personId: UUID,
   }),
   logbooks: table<LogbookRow>('logbooks', {
     id: id(),
     investigationId: needed(UUID),
     conventionsId: needed(UUID),
+    variation: INTEGER,
   }),
   logbookMembers: table<LogbookMemberRow>('logbook_members', { logbookId: key(), personId: key() }),
   logbookEntries: table<LogbookEntryRow>('logbook_entries', {

@@ -33,6 +33,8 @@ export interface ClassRow extends Row {
   id: string;
   code: string;
   name: string;
+  /** Whether its students may begin logbooks of their own. */
+  freeLogbooks?: boolean;
 }
 
 export interface ClassConventionsRow extends Row {
@@ -90,7 +92,12 @@ export const peopleTables = (table: Define) => ({
     seenAt: needed(DATE),
   }),
   knownDevices: table<KnownDeviceRow>('known_devices', { personId: key(), deviceId: key() }),
-  classes: table<ClassRow>('classes', { id: id(), code: needed(TEXT), name: needed(TEXT) }),
+  classes: table<ClassRow>('classes', {
+    id: id(),
+    code: needed(TEXT),
+    name: needed(TEXT),
+    freeLogbooks: { ...needed(BOOLEAN), defaultValue: false },
+  }),
   classConventions: table<ClassConventionsRow>('class_conventions', {
     id: id(),
     classId: needed(UUID),
