@@ -1,6 +1,7 @@
 import type { Candidate } from '@green-beam/core';
 import { scaleLinear } from 'd3-scale';
-import { figureFont, ink, textFont } from './ink';
+import { AxisBelow } from './axis';
+import { ink, textFont } from './ink';
 
 const [width, rowHeight, labelWidth, top] = [620, 30, 170, 40] as const;
 
@@ -20,7 +21,6 @@ export function CandidateBands({
   const x = scaleLinear([least - margin, most + margin], [labelWidth, width - 16]);
   const height = top + candidates.length * rowHeight + 34;
   const foot = top + candidates.length * rowHeight + 4;
-  const format = x.tickFormat(5);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -76,21 +76,7 @@ export function CandidateBands({
         );
       })}
       <line x1={labelWidth} x2={width - 16} y1={foot} y2={foot} stroke={ink.ink} />
-      {x.ticks(5).map((tick) => (
-        <g key={tick}>
-          <line x1={x(tick)} x2={x(tick)} y1={foot} y2={foot + 6} stroke={ink.ink} />
-          <text
-            x={x(tick)}
-            y={foot + 22}
-            textAnchor="middle"
-            fontSize={13}
-            fontFamily={figureFont}
-            fill={ink.ink}
-          >
-            {format(tick)}
-          </text>
-        </g>
-      ))}
+      <AxisBelow x={x} y={foot} count={5} />
     </svg>
   );
 }

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
-import { figureFont, ink, textFont } from './ink';
+import { AxisBelow } from './axis';
+import { ink, textFont } from './ink';
 
 export interface Dot {
   readonly value: number;
@@ -63,22 +64,7 @@ export function DotPlot({
         </>
       )}
       <line x1={30} x2={width - 30} y1={axisY} y2={axisY} stroke={ink.ink} strokeWidth={1.4} />
-      {truth !== null &&
-        x.ticks(6).map((tick) => (
-          <g key={tick}>
-            <line x1={x(tick)} x2={x(tick)} y1={axisY} y2={axisY + 6} stroke={ink.ink} />
-            <text
-              x={x(tick)}
-              y={axisY + 24}
-              textAnchor="middle"
-              fontSize={14}
-              fontFamily={figureFont}
-              fill={ink.ink}
-            >
-              {Number(tick.toPrecision(8))}
-            </text>
-          </g>
-        ))}
+      {truth !== null && <AxisBelow x={x} y={axisY} count={6} />}
       <text x={width - 6} y={axisY + 24} textAnchor="end" fontSize={14} fontFamily={textFont} fill={ink.ink}>
         {unit}
       </text>
