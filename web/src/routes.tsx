@@ -70,6 +70,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./logbook/Uncertainty')).Uncertainty }),
           },
           {
+            path: 'compare',
+            lazy: async () => ({
+              Component: (await import('./compare/LogbookCompare')).LogbookCompare,
+            }),
+          },
+          {
             path: 'second-look',
             lazy: async () => ({ Component: (await import('./logbook/SecondLook')).SecondLook }),
           },
@@ -83,19 +89,36 @@ export const router = createBrowserRouter([
           },
         ],
       },
+      { path: 'compare/try', lazy: async () => ({ Component: (await import('./compare/TryIt')).TryIt }) },
+      { path: 'stock', lazy: async () => ({ Component: (await import('./stock/Stockroom')).Stockroom }) },
+      { path: 'stock/labels', lazy: async () => ({ Component: (await import('./stock/Labels')).Labels }) },
+      {
+        path: 'stock/materials',
+        lazy: async () => ({ Component: (await import('./stock/Materials')).Materials }),
+      },
+      {
+        path: 'stock/:tag',
+        lazy: async () => ({ Component: (await import('./stock/PiecePage')).PiecePage }),
+      },
       {
         path: 'class/:classId/investigations',
-        lazy: async () => ({ Component: (await import('./classroom/Investigations')).Investigations }),
+        lazy: async () => ({
+          Component: (await import('./classroom/investigations/Investigations')).Investigations,
+        }),
       },
       {
         path: 'class/:classId/investigations/edit',
         lazy: async () => ({
-          Component: (await import('./classroom/InvestigationEditor')).InvestigationEditor,
+          Component: (await import('./classroom/investigations/InvestigationEditor')).InvestigationEditor,
         }),
       },
       {
         path: 'class/:classId',
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
+      },
+      {
+        path: 'class/:classId/compare/:investigationId',
+        lazy: async () => ({ Component: (await import('./compare/ClassCompare')).ClassCompare }),
       },
       {
         path: 'class/:classId/question',

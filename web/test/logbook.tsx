@@ -64,6 +64,7 @@ export async function openLogbook(
   };
   const server = serve({
     'GET /api/balance': { state: 'none' },
+    'GET /api/stock': { pieces: [] },
     'GET /api/logbooks/book': () => ({
       id: 'book',
       investigation,

@@ -4,7 +4,7 @@ import { useEffect, useId, useRef, useState, type FormEvent, type RefObject } fr
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
-import { isTyping } from '../ui/isTyping';
+import { useKeys } from '../ui/useKeys';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
@@ -129,15 +129,12 @@ export function AnswerForm({
 function useFieldKey(field: RefObject<HTMLInputElement | null>, atOnce: boolean): void {
   useEffect(() => {
     if (atOnce && innerWidth >= 768) field.current?.focus({ preventScroll: true });
-    const onKey = (event: globalThis.KeyboardEvent) => {
-      if (event.key !== 'r' || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey)
-        return;
-      event.preventDefault();
-      field.current?.focus();
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
   }, [field, atOnce]);
+  useKeys((event) => {
+    if (event.key !== 'r') return;
+    event.preventDefault();
+    field.current?.focus();
+  });
 }
 
 /** True for a number that was written without its unit. */
@@ -157,13 +154,19 @@ function TakeAlong({
   const carry = useCarry();
   const [taken, setTaken] = useState(false);
   if (taken)
-    return <p role="status">It is offered in your logbook, in a cell of the same kind of instrument.</p>;
+    return <p role="status">It is offered in your logbook, in a cell of the same make of instrument.</p>;
   return (
     <Button
       look="quiet"
       className="self-start"
       onClick={() => {
-        carry({ attemptId: attempt.id, kind: setting.kind, text: attempt.text.trim(), unit: attempt.unit });
+        carry({
+          attemptId: attempt.id,
+          kind: setting.kind,
+          model: setting.picture.model,
+          text: attempt.text.trim(),
+          unit: attempt.unit,
+        });
         setTaken(true);
       }}
     >

@@ -6,6 +6,8 @@ import { useWho } from '../session/who';
 export interface Carried {
   readonly attemptId: string;
   readonly kind: string;
+  /** The make of it. */
+  readonly model: string;
   readonly text: string;
   readonly unit: string;
 }

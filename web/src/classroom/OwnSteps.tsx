@@ -5,7 +5,8 @@ import {
   type InstrumentKind,
   type StepOverride,
 } from '@green-beam/core';
-import { ChoiceField, ListField, TextField } from '../ui/fields';
+import { ChoiceField, TextField } from '../ui/fields';
+import { ListField } from '../ui/ListField';
 
 const kinds = instruments.map(({ kind, name }) => [kind, name] as const);
 

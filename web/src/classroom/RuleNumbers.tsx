@@ -1,5 +1,6 @@
 import type { Conventions, QuestionGroup } from '@green-beam/core';
-import { ListField, TextField } from '../ui/fields';
+import { TextField } from '../ui/fields';
+import { ListField } from '../ui/ListField';
 
 interface Props {
   readonly group: QuestionGroup;

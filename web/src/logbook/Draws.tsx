@@ -1,7 +1,7 @@
 import { Histogram } from '@green-beam/drawing';
 import { Button } from '../ui/Button';
 import type { Book } from './book';
-import { SavedPlot } from './SavedPlot';
+import { SavedPlot } from '../ui/SavedPlot';
 import { useMonteCarlo } from './useMonteCarlo';
 import type { OfModel } from './Ways';
 

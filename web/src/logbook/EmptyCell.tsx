@@ -1,4 +1,14 @@
-import { adviseOn, trialName, unitOf, type Column, type Table } from '@green-beam/core';
+import {
+  adviseOn,
+  columnAsRead,
+  instrumentOf,
+  modelOf,
+  trialName,
+  unitOf,
+  type Column,
+  type KitItem,
+  type Table,
+} from '@green-beam/core';
 import type { TakenReading } from '@green-beam/contract';
 import { useId, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useCarried } from '../bench/carried';
@@ -31,18 +41,22 @@ interface Props {
  * cell, always: what helps to fill this one is reached with F2.
  */
 export function EmptyCell({ sheet, table, trial, column, next, write, onBlock, onRun }: Props) {
-  const { investigation, conventions, mayWrite, id } = sheet;
+  const { investigation, conventions, mayWrite, id, inUse } = sheet;
   const [text, setText, letGo, unkept] = useDraft(`${id}/${trial}/${column.key}`);
   const [keep, trouble] = useKeeping();
   const given = useRef(false);
   const adviceId = useId();
   const choicesId = useId();
   if (!mayWrite) return <span className="block py-2 text-soft">–</span>;
-  const advice = adviseOn(text, column, investigation, conventions);
+  const asRead =
+    column.kind === 'measured'
+      ? columnAsRead(column, inUse[column.tag] ?? column.tag, investigation)
+      : column;
+  const advice = adviseOn(text, asRead, investigation, conventions);
   const wrong = trouble ?? unkept;
   const said = wrong ?? advice;
   const item =
-    column.kind === 'measured' ? investigation.kit.find(({ tag }) => tag === column.tag) : undefined;
+    asRead.kind === 'measured' ? investigation.kit.find(({ tag }) => tag === asRead.tag) : undefined;
   const put = (writing: Omit<Writing, 'trial' | 'column'>) => {
     if (given.current) return;
     given.current = true;
@@ -98,10 +112,11 @@ export function EmptyCell({ sheet, table, trial, column, next, write, onBlock, o
       {next && item && takesFromFeed.has(item.kind) && (
         <TakeReading
           unit={unitOf(column)}
+          division={modelOf(instrumentOf(item.kind), item.model).division}
           onTaken={({ id: takenId, text: shown }: TakenReading) => put({ text: shown, takenId })}
         />
       )}
-      {next && item && <FromBench kind={item.kind} unit={unitOf(column)} onTaken={put} />}
+      {next && item && <FromBench item={item} unit={unitOf(column)} onTaken={put} />}
       {next && column.kind === 'clock' && (
         <Button
           look="quiet"
@@ -140,18 +155,18 @@ export function EmptyCell({ sheet, table, trial, column, next, write, onBlock, o
   );
 }
 
-/** The last right reading from the bench, where it is of the same kind of instrument. */
+/** The last right reading from the bench, where it is of the same make of instrument. */
 function FromBench({
-  kind,
+  item,
   unit,
   onTaken,
 }: {
-  readonly kind: string;
+  readonly item: KitItem;
   readonly unit: string;
   readonly onTaken: (writing: { readonly text: string; readonly attemptId: string }) => void;
 }) {
   const [carried, letGo] = useCarried();
-  if (carried?.kind !== kind || carried.unit !== unit) return null;
+  if (carried?.kind !== item.kind || carried.model !== item.model || carried.unit !== unit) return null;
   return (
     <Button
       look="quiet"

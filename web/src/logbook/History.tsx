@@ -1,6 +1,7 @@
-import { columnOf, type Entry, type Investigation, type SubjectKind } from '@green-beam/core';
+import { columnOf, pieceFrom, type Entry, type Investigation, type SubjectKind } from '@green-beam/core';
 import { useState } from 'react';
 import { dayAndTime } from '../ui/clock';
+import { Headings } from '../ui/Headings';
 import { useOpenBook } from './book';
 
 /** Everything that was ever written here, in the order in which it arrived. Nothing of it can be changed. */
@@ -28,15 +29,7 @@ export function History() {
       </label>
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Entries">
         <table className="w-full border-collapse">
-          <thead>
-            <tr className="border-b-2 border-ink text-left">
-              {['When', 'Who', 'What', 'Text', 'Instrument', 'Why'].map((heading) => (
-                <th key={heading} scope="col" className="py-1 pr-4">
-                  {heading}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <Headings of={['When', 'Who', 'What', 'Text', 'Instrument', 'Why']} />
           <tbody>
             {shown.map((entry) => (
               <tr key={entry.id} className="border-b border-rule align-top">
@@ -49,7 +42,7 @@ export function History() {
                   {whatOf(entry, answer.investigation)}
                   {entry.replaces && <span className="text-soft">, strikes what stood there</span>}
                 </td>
-                <td className="py-1 pr-4 font-mono break-words">{entry.text}</td>
+                <td className="py-1 pr-4 font-mono break-words">{shownText(entry)}</td>
                 <td className="py-1 pr-4 font-mono">{entry.tag}</td>
                 <td className="py-1">{entry.reason}</td>
               </tr>
@@ -71,6 +64,14 @@ function Arrival({ entry: { writtenAt, receivedAt, timedBy } }: { readonly entry
   return <span className="block font-sans text-soft">arrived {dayAndTime(receivedAt)}</span>;
 }
 
+/** A piece is kept whole; what is read of it is whether it is corrected. */
+const shownText = (entry: Entry): string => {
+  if (entry.kind === 'kit') return `${entry.role}: ${entry.text}`;
+  if (entry.kind !== 'piece') return entry.text;
+  const own = pieceFrom(entry.text);
+  return own ? `${own.piece.tag} for ${own.role}, ${own.corrected ? 'corrected' : 'as shown'}` : entry.piece;
+};
+
 const subjectWords: Readonly<Record<Exclude<SubjectKind, 'reading'>, string>> = {
   standing: 'whether it counts',
   remark: 'remark',
@@ -80,6 +81,9 @@ const subjectWords: Readonly<Record<Exclude<SubjectKind, 'reading'>, string>> = 
   answer: 'answer',
   prediction: 'prediction',
   mean: 'mean',
+  claim: 'claim',
+  piece: 'piece taken to the bench',
+  kit: 'read on from now on',
 };
 
 function whatOf(entry: Entry, investigation: Investigation): string {

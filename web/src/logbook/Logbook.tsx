@@ -22,6 +22,7 @@ export function Logbook() {
 const pages = [
   { to: '.', name: 'Measure' },
   { to: 'uncertainty', name: 'Uncertainty and plots' },
+  { to: 'compare', name: 'Compare' },
   { to: 'second-look', name: 'Second look' },
   { to: 'history', name: 'History' },
   { to: 'report', name: 'Report' },

@@ -3,6 +3,7 @@ import clsx from 'clsx';
 import { Fold } from '../ui/Fold';
 import { said, useOpenBook, type Book } from './book';
 import { widthOf } from './ColumnHeading';
+import { BenchKit } from './BenchKit';
 import { Exchange } from './Exchange';
 import { KeptCalculations } from './KeptCalculations';
 import { Method } from './Method';
@@ -25,7 +26,7 @@ export function Measure() {
           {wide && (
             <Fold title="What to do" startsOpen={book.outcome.complete === 0}>
               <div className="gap-10 *:mb-6 md:columns-2">
-                <WhatToDo investigation={investigation} />
+                <WhatToDo book={book} />
               </div>
             </Fold>
           )}
@@ -42,7 +43,7 @@ export function Measure() {
         </div>
         {!wide && (
           <div className="flex flex-col gap-6">
-            <WhatToDo investigation={investigation} />
+            <WhatToDo book={book} />
           </div>
         )}
       </div>
@@ -53,10 +54,11 @@ export function Measure() {
 /** How many rem of table find room beside the method. */
 const besideMethod = 52;
 
-const WhatToDo = ({ investigation }: { readonly investigation: Investigation }) => (
+const WhatToDo = ({ book }: { readonly book: Book }) => (
   <>
-    <Method investigation={investigation} />
-    <ModelTrial investigation={investigation} />
+    <Method investigation={book.plan} />
+    <BenchKit book={book} />
+    <ModelTrial investigation={book.plan} />
   </>
 );
 

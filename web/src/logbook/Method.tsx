@@ -1,9 +1,16 @@
-import { instrumentOf, modelOf, type Investigation } from '@green-beam/core';
+import { type Investigation } from '@green-beam/core';
 
-/** What to do, with what, and what to mind: precautions protect the number, cautions protect people. */
-export function Method({ investigation }: { readonly investigation: Investigation }) {
+/** What to do, and what to mind: precautions protect the number, cautions protect people. */
+export function Method({
+  investigation,
+  called = 'Method',
+}: {
+  readonly investigation: Investigation;
+  /** Where two of them stand on a page, they have names of their own. */
+  readonly called?: string;
+}) {
   return (
-    <section aria-label="Method" className="flex flex-col gap-6">
+    <section aria-label={called} className="flex flex-col gap-6">
       <div>
         <h2 className="mb-2">Method</h2>
         <ol className="flex flex-col gap-3">
@@ -25,22 +32,6 @@ export function Method({ investigation }: { readonly investigation: Investigatio
             </li>
           ))}
         </ol>
-      </div>
-      <div>
-        <h2 className="mb-2">Kit</h2>
-        <ul className="flex flex-col gap-1">
-          {investigation.kit.map(({ tag, kind, model }) => {
-            const { name, unit, division, tolerance } = modelOf(instrumentOf(kind), model);
-            return (
-              <li key={tag}>
-                <span className="font-mono">{tag}</span> {name}
-                <span className="block text-sm text-soft">
-                  divisions of {division} {unit}, ±{tolerance} {unit}
-                </span>
-              </li>
-            );
-          })}
-        </ul>
       </div>
     </section>
   );

@@ -1,5 +1,5 @@
-import { subjectKey, type Subject } from '@green-beam/core';
-import { useId, type FormEvent } from 'react';
+import { floatAnswers, subjectKey, type Subject } from '@green-beam/core';
+import { useId, useState, type FormEvent } from 'react';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';
@@ -10,16 +10,66 @@ import { said, type Book } from './book';
 export function Questions({ book, when }: { readonly book: Book; readonly when: 'before' | 'after' }) {
   return book.answer.investigation.questions
     .filter((question) => question.when === when)
-    .map(({ key, text, kind }) => (
-      <SaidField
-        key={key}
-        book={book}
-        subject={{ kind: 'answer', question: key }}
-        label={text}
-        hint={kind === 'statement' ? 'True? Or put it right.' : ''}
-        long
-      />
+    .map(({ key, text, kind, answer }) => (
+      <div key={key}>
+        {kind === 'floats' ? (
+          <FloatField book={book} subject={{ kind: 'answer', question: key }} label={text} />
+        ) : (
+          <SaidField
+            book={book}
+            subject={{ kind: 'answer', question: key }}
+            label={text}
+            hint={kind === 'statement' ? 'True? Or put it right.' : ''}
+            long
+          />
+        )}
+        {answer && (
+          <p className="mt-1 max-w-[70ch] text-sm text-soft">
+            <strong>For staff:</strong> {answer}
+          </p>
+        )}
+      </div>
     ));
+}
+
+/** Whether it floats, in one press; a second look holds it against the density. */
+function FloatField({
+  book,
+  subject,
+  label,
+}: {
+  readonly book: Book;
+  readonly subject: Subject;
+  readonly label: string;
+}) {
+  const now = said(book.table, subject);
+  const [keep, trouble] = useKeeping();
+  // What was pressed is marked at once, as long as the logbook still says what it said then.
+  const [pressed, setPressed] = useState<{ readonly words: string; readonly over: string } | null>(null);
+  const shown = pressed?.over === now ? pressed.words : now;
+  const choose = async (words: string) => {
+    setPressed({ words, over: now });
+    if (!(await keep(book.say(subject, words)))) setPressed(null);
+  };
+  return (
+    <fieldset className="max-w-[70ch]" disabled={!book.answer.mayWrite}>
+      <legend>{label}</legend>
+      <div className="flex gap-6">
+        {floatAnswers.map((words) => (
+          <label key={words} className="flex items-center gap-2 py-1">
+            <input
+              type="radio"
+              name={subjectKey(subject)}
+              checked={shown === words}
+              onChange={() => void choose(words)}
+            />
+            {words}
+          </label>
+        ))}
+      </div>
+      <FieldTrouble says={trouble} />
+    </fieldset>
+  );
 }
 
 /** Something that is said of the logbook as a whole: written once, and rewritten with the old text kept. */

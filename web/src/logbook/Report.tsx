@@ -1,4 +1,5 @@
 import {
+  correctionWords,
   earlierModel,
   modelVersion,
   questionAbout,
@@ -51,12 +52,14 @@ export function Report() {
       </Part>
       <Part title="Kit">
         <ul className="ml-5 list-disc">
-          {investigation.kit.map(({ tag, kind, model }) => {
+          {investigation.kit.map(({ tag, kind, model, tolerance, correction }) => {
             const make = modelOf(instrumentOf(kind), model);
             return (
               <li key={tag}>
                 <span className="font-mono">{tag}</span> {make.name}: divisions of {make.division} {make.unit}
-                , ±{make.tolerance} {make.unit}
+                , ±{Number(tolerance) > 0 ? tolerance : make.tolerance} {make.unit}
+                {correction &&
+                  `; corrected: ${correctionWords(correction, make.unit)}, ±${correction.plusMinus} ${make.unit}`}
               </li>
             );
           })}

@@ -1,13 +1,27 @@
-import { cellKey, givenIn, initials, trialName, unitOf, type Column, type Table } from '@green-beam/core';
+import {
+  cellInWriting,
+  cellKey,
+  givenIn,
+  initials,
+  trialName,
+  unitOf,
+  type Column,
+  type Table,
+} from '@green-beam/core';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book } from './book';
 import { givenText } from './Given';
-import { MeanRow, meanText } from './Means';
+import { FootFigure, FootRows } from './Foot';
 
 /** The table with everything that was struck, and why trials were left out. */
 export function ReportReadings({ book, table }: { readonly book: Book; readonly table: Table }) {
   const trials = book.outcome.trials[table.key] ?? [];
+  const { investigation, conventions } = book.answer;
+  const comesTo = (text: string, column: Column) => {
+    const written = cellInWriting(text, column, investigation, conventions);
+    return written === null ? '' : ` = ${written}`;
+  };
   return (
     <div className="mb-4 overflow-x-auto" tabIndex={0} role="group" aria-label={`Readings: ${table.title}`}>
       <table className="w-full border-collapse">
@@ -64,7 +78,8 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
                     ))}
                     {cell ? (
                       <>
-                        <Figure text={cell.current.text} />{' '}
+                        <Figure text={cell.current.text} />
+                        {comesTo(cell.current.text, column)}{' '}
                         <span className="text-xs text-soft">{initials(cell.current.reader)}</span>
                       </>
                     ) : (
@@ -84,9 +99,9 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
             </tr>
           ))}
         </tbody>
-        <MeanRow table={table} trials={trials}>
-          {(column) => <Figure text={meanText(book, column, table)} />}
-        </MeanRow>
+        <FootRows book={book} table={table} trials={trials}>
+          {(_, text, kind) => <FootFigure kind={kind} text={text} />}
+        </FootRows>
       </table>
     </div>
   );

@@ -76,6 +76,15 @@ export function ResultCard({
           {weak}
         </p>
       )}
+      {result.kind === 'mean' && result.plan.concordant !== undefined && (
+        <p>
+          Mean of {result.n} concordant values, within {result.plan.concordant} {plan.unit} of each other.
+          {result.apart.length > 0 &&
+            ` ${result.apart.length === 1 ? 'Trial' : 'Trials'} ${result.apart.join(', ')} ${
+              result.apart.length === 1 ? 'lies' : 'lie'
+            } apart: kept, and not averaged.`}
+        </p>
+      )}
       {result.kind === 'mean' && result.otherAverage && (
         <p className="text-brass">
           The means of the readings would give {result.otherAverage}: one of the trials is unlike the others.

@@ -10,7 +10,7 @@ import {
 } from '@green-beam/core';
 import { LinePlot, TrialDots } from '@green-beam/drawing';
 import type { Book } from './book';
-import { SavedPlot } from './SavedPlot';
+import { SavedPlot } from '../ui/SavedPlot';
 
 /** The plot that belongs to a result: its trials as dots, or its points with their line. */
 export function ResultPlot({ book, result }: { readonly book: Book; readonly result: Result }) {

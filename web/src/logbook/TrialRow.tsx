@@ -1,6 +1,7 @@
 import {
   checkWorked,
   besideOf,
+  coveredFor,
   trialName,
   type Cell,
   type Derived,
@@ -9,7 +10,7 @@ import {
   type Trial,
 } from '@green-beam/core';
 import clsx from 'clsx';
-import { memo } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Figure } from '../ui/Figure';
 import { said, saidIn, type Book, type Writing, type Sheet } from './book';
 import { EmptyCell } from './EmptyCell';
@@ -54,7 +55,10 @@ const sameRemarks = (a: Remarks, b: Remarks): boolean =>
   a.remark === b.remark && a.runs.length === b.runs.length && a.photos.length === b.photos.length;
 
 const sameCell = (a: Cell | undefined, b: Cell | undefined): boolean =>
-  a?.current.id === b?.current.id && a?.struck.length === b?.struck.length && a?.collided === b?.collided;
+  a?.current.id === b?.current.id &&
+  a?.struck.length === b?.struck.length &&
+  a?.agreed?.length === b?.agreed?.length &&
+  a?.collided === b?.collided;
 
 /** One trial. Cells are made anew at every turn, so they are compared by what stands in them. */
 export const TrialRow = memo(
@@ -85,6 +89,7 @@ function DrawnRow({
   onBlock,
   onRun,
 }: RowProps) {
+  const afresh = (writing: Writing) => write({ ...writing, afresh: true });
   const waitingCells = waiting.split(',');
   const standing = trial?.standing ?? 'counts';
   const whole = pads.split(',').map(Number);
@@ -134,21 +139,31 @@ function DrawnRow({
             ? checkWorked(
                 cell.current.text,
                 column,
-                besideOf(
-                  table,
-                  column,
-                  trial,
-                  (key) => cells[table.columns.findIndex((other) => other.key === key)]?.current.text,
-                ),
+                besideOf(table, column, trial, (key) => textIn(table, cells, key)),
                 sheet.conventions,
               )
             : null;
+        const covered =
+          cell &&
+          coveredFor(sheet.onlooker, cell, column, table, sheet.investigation, (key) =>
+            textIn(table, cells, key),
+          );
         return (
           <td key={column.key} data-row={number} data-col={at} className="py-1.5 pr-3">
             {column.kind === 'given' ? (
               <Given {...{ column, table }} trial={number} />
             ) : column.kind === 'derived' && column.by === 'app' ? (
               <DerivedCell cell={trial?.derived[column.key]} whole={whole[at] ?? 0} />
+            ) : covered ? (
+              <Covered says={covered}>
+                {column.kind === 'derived' && (
+                  <EmptyCell
+                    {...{ sheet, table, column, next, onBlock, onRun }}
+                    trial={number}
+                    write={afresh}
+                  />
+                )}
+              </Covered>
             ) : cell ? (
               <>
                 <WrittenCell
@@ -167,6 +182,17 @@ function DrawnRow({
     </tr>
   );
 }
+
+const textIn = ({ columns }: Table, cells: RowProps['cells'], key: string): string | undefined =>
+  cells[columns.findIndex((other) => other.key === key)]?.current.text;
+
+/** A number that is there and not shown yet, and why. */
+const Covered = ({ says, children }: { readonly says: string; readonly children: ReactNode }) => (
+  <>
+    {children}
+    <p className="py-1 text-sm text-soft">{says}</p>
+  </>
+);
 
 /** Remarks, photographs and abandoned runs of a trial, under its number. */
 function Said({

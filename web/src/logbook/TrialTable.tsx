@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { BlockDialog, type Block } from './BlockDialog';
 import { useSheet, type Book, type Writing } from './book';
 import { ColumnHeading, columnRem, trialRem, widthOf } from './ColumnHeading';
-import { Means } from './Means';
+import { Foot } from './Foot';
 import { moveBetweenCells } from './moveBetweenCells';
 import { Rows } from './Rows';
 import { isSupplied } from './supplied';
@@ -117,7 +117,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
               />
             )}
           </Rows>
-          <Means book={book} table={table} trials={trials} />
+          <Foot book={book} table={table} trials={trials} />
         </table>
       </div>
       {answer.mayWrite && trials.length > 0 && (

@@ -1,6 +1,10 @@
 import {
   adviseOn,
+  cellInWriting,
+  columnAsRead,
+  correctedText,
   flatSubject,
+  isSuppliedCell,
   initials,
   unitOf,
   type Cell,
@@ -43,8 +47,12 @@ const origins = {
 
 /** A reading in ink: struck ones stay readable above it, with initials, time and reason. */
 export function WrittenCell({ sheet, cell, column, waits, whole, verdict, write }: Props) {
-  const { current, struck, collided } = cell;
-  const advice = adviseOn(current.text, column, sheet.investigation, sheet.conventions);
+  const { current, struck, collided, agreed = [] } = cell;
+  const { investigation, conventions } = sheet;
+  const asRead = columnAsRead(column, current.tag, investigation);
+  const advice = adviseOn(current.text, asRead, investigation, conventions);
+  const corrected = correctedText(current.text, asRead, investigation, conventions);
+  const comesTo = cellInWriting(current.text, asRead, investigation, conventions);
   const origin = origins[current.origin ?? 'own'];
   const otherTag = column.kind === 'measured' && current.tag !== column.tag ? current.tag : null;
   return (
@@ -62,16 +70,30 @@ export function WrittenCell({ sheet, cell, column, waits, whole, verdict, write 
         className="flex flex-wrap items-baseline gap-x-2 font-mono text-lg"
         style={padding(current.text, whole)}
       >
-        {sheet.mayWrite ? <Correction {...{ cell, column, write }} /> : <Figure text={current.text} />}
+        {sheet.mayWrite && !isSuppliedCell(investigation, flatSubject(current).trial, column.key) ? (
+          <Correction {...{ cell, column, write }} />
+        ) : (
+          <Figure text={current.text} />
+        )}
         <span
           className="font-sans text-xs text-soft"
           title={`${current.reader}, ${clock(current.writtenAt)}`}
         >
-          {initials(current.reader)}
+          {[current, ...agreed].map(({ reader }) => initials(reader)).join(' ')}
         </span>
         {origin && <span className="font-sans text-xs text-beam">{origin}</span>}
         {otherTag && (
           <span className="rounded-sm border border-rule bg-white px-1 font-mono text-xs">{otherTag}</span>
+        )}
+        {comesTo !== null && (
+          <span className="font-sans text-xs text-soft">
+            is <span className="font-mono">{comesTo}</span>
+          </span>
+        )}
+        {corrected !== null && (
+          <span className="font-sans text-xs text-soft">
+            corrected <span className="font-mono">{corrected}</span>
+          </span>
         )}
         {waits && <span className="font-sans text-xs text-brass">waits</span>}
       </p>
@@ -91,7 +113,7 @@ function Correction({ cell: { current }, column, write }: Pick<Props, 'cell' | '
       label={`Correct ${column.heading} of trial ${flatSubject(current).trial}, ${current.text}`}
       called="Correction"
       button={<Figure text={current.text} />}
-      buttonLook="-mx-1 rounded-sm px-1 hover:bg-white hover:outline-1 hover:outline-ink"
+      buttonLook="-mx-1 rounded-sm px-1 text-left hover:bg-white hover:outline-1 hover:outline-ink"
       look="w-72"
     >
       {(close) => <CorrectionForm {...{ current, column, write }} onDone={close} />}

@@ -269,7 +269,7 @@ describe('readings from elsewhere', () => {
   it('takes nothing from a balance that moves, and says why', async () => {
     const { user, lines } = await openLogbook(weighed, [], {
       answers: {
-        'GET /api/balance': { state: 'moving', text: '214.1', unit: 'g' },
+        'GET /api/balance': { state: 'moving', text: '214.10', unit: 'g' },
         'POST /api/balance/readings': () =>
           refusal(409, 'feed-unsteady', 'The balance has not come to rest. Wait until it stands.'),
       },
@@ -279,11 +279,28 @@ describe('readings from elsewhere', () => {
     expect(lines()).toEqual([]);
   });
 
-  it('takes a reading that was carried here from the bench, once', async () => {
+  it('offers nothing from a balance that shows fewer digits than the one of the plan', async () => {
+    const { sent } = await openLogbook(weighed, [], {
+      answers: { 'GET /api/balance': { state: 'steady', text: '214.6', unit: 'g' } },
+    });
+    await waitFor(() => expect(sent('GET /api/balance')).not.toHaveLength(0));
+    expect(screen.queryByRole('button', { name: /Take reading/ })).toBeNull();
+  });
+
+  it('offers nothing from another make of the same kind of instrument', async () => {
+    carry('three-beam-610');
+    await openLogbook(boltPin);
+    expect(screen.queryByRole('button', { name: /From the bench/ })).toBeNull();
+  });
+
+  const carry = (model: string) =>
     localStorage.setItem(
       'green-beam/carried/ada',
-      JSON.stringify({ attemptId: 'a1', kind: 'three-beam-balance', text: '214.6', unit: 'g' }),
+      JSON.stringify({ attemptId: 'a1', kind: 'three-beam-balance', model, text: '214.6', unit: 'g' }),
     );
+
+  it('takes a reading that was carried here from the bench, once', async () => {
+    carry('three-beam-600');
     const { user, stored } = await openLogbook(boltPin);
     await user.click(button('From the bench (214.6 g)'));
     await waitFor(() => expect(stored[0]).toMatchObject({ column: 'mass', origin: 'simulated' }));

@@ -2,15 +2,19 @@ import { at, endpoints, paths, type LogbookAnswer, type NewEntry } from '@green-
 import {
   cellKey,
   columnOf,
+  type Onlooker,
   flatSubject,
   formerSubject,
   OutcomeEvaluator,
   subjectFrom,
   subjectKey,
-  tableOf,
+  cellsIn,
+  tagInUse,
+  withPieces,
   type Cell,
   type Entry,
   type FlatSubject,
+  type Investigation,
   type Outcome,
   type PastedCell,
   type Subject,
@@ -42,12 +46,17 @@ export interface Writing {
   /** The try on the bench that it is. */
   readonly attemptId?: string;
   readonly supplied?: boolean;
+  /** True where what a partner wrote is covered: it is written as in an empty cell. */
+  readonly afresh?: boolean;
   /** The instrument, where it is not the one of the column. */
   readonly tag?: string;
 }
 
 export interface Book {
+  /** With the pieces of the stockroom that are used in its kit. */
   readonly answer: LogbookAnswer;
+  /** The investigation as its teacher wrote it. */
+  readonly plan: Investigation;
   readonly entries: readonly Entry[];
   readonly table: ReadonlyMap<string, Cell>;
   readonly outcome: Outcome;
@@ -66,12 +75,36 @@ export interface Book {
 }
 
 /** What of a logbook its cells go by. It stays the same while entries come. */
-export type Sheet = Pick<LogbookAnswer, 'id' | 'investigation' | 'conventions' | 'mayWrite'>;
+export interface Sheet extends Pick<LogbookAnswer, 'id' | 'investigation' | 'conventions' | 'mayWrite'> {
+  readonly onlooker: Onlooker;
+  /** On what the pieces of the plan are read now, by their tags; those that are read themselves are not there. */
+  readonly inUse: Readonly<Record<string, string>>;
+}
 
-export function useSheet({ answer: { id, investigation, conventions, mayWrite } }: Book): Sheet {
+/** Whose eyes a page of a logbook is for: who may write in it, by name, or staff. */
+export const onlookerOf = (mayWrite: boolean, reader: string): Onlooker => (mayWrite ? { reader } : 'staff');
+
+export function useSheet({
+  answer: { id, investigation, conventions, mayWrite },
+  plan: { kit },
+  table,
+}: Book): Sheet {
+  const { name: reader } = useWho();
+  const other = kit.flatMap(({ tag }) => {
+    const now = tagInUse(table, tag);
+    return now === tag ? [] : [[tag, now] as const];
+  });
+  const signature = JSON.stringify(other);
   return useMemo(
-    () => ({ id, investigation, conventions, mayWrite }),
-    [id, investigation, conventions, mayWrite],
+    () => ({
+      id,
+      investigation,
+      conventions,
+      mayWrite,
+      onlooker: onlookerOf(mayWrite, reader),
+      inUse: Object.fromEntries(JSON.parse(signature) as [string, string][]),
+    }),
+    [id, investigation, conventions, mayWrite, reader, signature],
   );
 }
 
@@ -85,11 +118,7 @@ export function useBook(fetched: KeptLogbook): Book {
   const outbox = useOutbox();
   const path = at(paths.entries, { logbookId: answer.id });
   const blocks = at(paths.blocks, { logbookId: answer.id });
-  const { investigation, conventions } = answer;
-  const reckoner = useMemo(
-    () => new OutcomeEvaluator(investigation, conventions),
-    [investigation, conventions],
-  );
+  const { conventions, investigation: plan } = answer;
   const mine = useMemo(
     () => parcels.filter((parcel) => parcel.path === path || parcel.path === blocks),
     [parcels, path, blocks],
@@ -106,10 +135,23 @@ export function useBook(fetched: KeptLogbook): Book {
       ...(answer.sent ?? []).filter(({ id }) => !known.has(id)),
       ...pending.map((body) => asEntry(body, answer, name)),
     ];
-    return { entries, pending, table: tableOf(entries) };
-  }, [answer, mine, name]);
+    return { entries, pending, table: cellsIn(plan, entries) };
+  }, [answer, plan, mine, name]);
+  // The same object as long as the pieces that are used are the same.
+  const investigation = withPieces(plan, table);
+  const reckoner = useMemo(
+    () => new OutcomeEvaluator(investigation, conventions),
+    [investigation, conventions],
+  );
   const outcome = useMemo(() => reckoner.outcomeOf(table), [reckoner, table]);
   return useMemo(() => {
+    /** The piece that a reading is made on now, where it is not the one of its column. */
+    const tagFor = (subject: Subject): string | null => {
+      const column = subject.kind === 'reading' ? columnOf(plan, subject.column)?.column : undefined;
+      if (column?.kind !== 'measured') return null;
+      const tag = tagInUse(table, column.tag);
+      return tag === column.tag ? null : tag;
+    };
     const newEntry = (
       subject: Subject,
       text: string,
@@ -120,7 +162,7 @@ export function useBook(fetched: KeptLogbook): Book {
       id: crypto.randomUUID(),
       ...flatSubject(subject),
       text,
-      tag: from.tag ?? null,
+      tag: from.tag ?? tagFor(subject),
       supplied: from.supplied ?? false,
       replaces,
       reason,
@@ -131,7 +173,8 @@ export function useBook(fetched: KeptLogbook): Book {
     const send = (body: NewEntry, needs: readonly string[] = body.replaces ? [body.replaces] : []) =>
       outbox.add({ id: body.id, path, body, needs });
     return {
-      answer,
+      answer: investigation === plan ? answer : { ...answer, investigation },
+      plan,
       entries,
       table,
       outcome,
@@ -139,7 +182,7 @@ export function useBook(fetched: KeptLogbook): Book {
       refused: mine.filter(({ refused }) => refused !== undefined),
       write: async (writing) => {
         const current = table.get(cellKey(writing.trial, writing.column))?.current;
-        if (current && !writing.strikes) return;
+        if (current && !writing.strikes && !writing.afresh) return;
         const { trial, column, text, strikes } = writing;
         const subject: Subject = { kind: 'reading', trial, column };
         await send(newEntry(subject, text, strikes?.id ?? null, strikes?.reason ?? null, writing));
@@ -164,7 +207,7 @@ export function useBook(fetched: KeptLogbook): Book {
         if (body.entries.length > 0) await outbox.add({ id: body.id, path: blocks, body });
       },
     };
-  }, [answer, entries, pending, table, outcome, mine, outbox, path, blocks]);
+  }, [answer, investigation, plan, entries, pending, table, outcome, mine, outbox, path, blocks]);
 }
 
 const bodies = (body: object): readonly NewEntry[] =>

@@ -2,7 +2,9 @@ import { cellKey, type Column, type Table, type Trial } from '@green-beam/core';
 import type { Book } from './book';
 
 /** Digits, signs and spaces before the point of a written number. */
-const before = (text: string): number => /^[^.,]*/.exec(text)?.[0].length ?? 0;
+const before = (text: string): number =>
+  // What is not one number has no point to be set under another.
+  /.[+;]/.test(text) ? 0 : (/^[^.,]*/.exec(text)?.[0].length ?? 0);
 
 /** The most that stands before the point in each column, so that points stand one under the other. */
 export const wholeDigits = (table: Table, cells: Book['table'], trials: readonly Trial[]): number[] =>

@@ -229,6 +229,24 @@ describe('the second look', () => {
   });
 });
 
+describe('whether a thing floats', () => {
+  const oil = rows(lampOil, 'empty', '61.20');
+  const three = rows(lampOil, 'V M', '20.0 77.20', '40.0 93.20', '60.0 109.20');
+
+  it('is answered in one press, marked at once, and held against the density', async () => {
+    const { user, lines } = await openLogbook(lampOil, [...oil, ...three], { page: 'second-look' });
+    await user.click(screen.getByRole('radio', { name: 'It sinks' }));
+    expect(screen.getByRole('radio', { name: 'It sinks' })).toBeChecked();
+    await waitFor(() => expect(lines().at(-1)).toBe('0 answer float It sinks'));
+    // 16.00 g in each 20 mL: 0.80 g/cm³.
+    // Both routes to the density say so.
+    expect(await screen.findAllByText(/You wrote that it sinks in water/)).not.toHaveLength(0);
+    await user.click(screen.getByRole('radio', { name: 'It floats' }));
+    await waitFor(() => expect(screen.queryAllByText(/You wrote that it sinks in water/)).toHaveLength(0));
+    expect(screen.getByRole('radio', { name: 'It floats' })).toBeChecked();
+  });
+});
+
 describe('the history', () => {
   it('lists everything in order of arrival, and finds by reader, column, text or reason', async () => {
     const { user } = await openLogbook(

@@ -51,7 +51,7 @@ export function BeamHeader({
                 {({ isActive }) => (
                   <span
                     className={clsx(
-                      'relative block px-4 py-1.5 font-bold',
+                      'relative block px-2 py-1.5 font-bold sm:px-4',
                       isActive ? 'bg-beam text-white' : 'text-ink group-hover:bg-rule/50',
                     )}
                   >
@@ -117,9 +117,15 @@ function SignedIn() {
         {name}
         <span className="sr-only">, signing in and devices</span>
       </Link>
-      {classes[0] && <span>{classes.map(({ name: className }) => className).join(', ')}</span>}
+      {classes[0] && <span className="max-w-56 truncate">{classNames(classes)}</span>}
       <KeyList />
       <SignOut />
     </div>
   );
+}
+
+/** A teacher may have many classes: the sections beside them keep their room. */
+function classNames(classes: readonly { readonly name: string }[]): string {
+  const names = classes.map(({ name }) => name);
+  return names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ');
 }

@@ -1,5 +1,5 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
-import { isTyping } from '../ui/isTyping';
+import { lazy, Suspense, useState } from 'react';
+import { useKeys } from '../ui/useKeys';
 import { keyTrigger } from './keyTrigger';
 
 const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
@@ -7,13 +7,9 @@ const Keys = lazy(async () => ({ default: (await import('./Keys')).Keys }));
 /** The list of keys, opened with `?`. Until it is first opened it is a button and no more. */
 export function KeyList() {
   const [open, setOpen] = useState<boolean | null>(null);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === '?' && !isTyping(event.target)) setOpen(true);
-    };
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, []);
+  useKeys((event) => {
+    if (event.key === '?') setOpen(true);
+  });
   const closed = (
     <button
       type="button"

@@ -19,5 +19,6 @@ export function useSections(): readonly Section[] {
     ...classes.slice(0, 1).map(({ id }) => ({ to: `/class/${id}`, name: 'Class', letter: 'c' })),
     bench,
     figures,
+    { to: '/stock', name: 'Stockroom', letter: 's' },
   ];
 }

@@ -24,6 +24,13 @@ export function TeacherToday() {
           <ClassToday key={line.id} line={line} />
         ))}
         <AddClass />
+        {classes.length > 0 && (
+          <p>
+            <Link to="/logbook" className="underline underline-offset-4">
+              Logbooks of your own
+            </Link>
+          </p>
+        )}
       </div>
     </Page>
   );

@@ -1,5 +1,6 @@
 import { floatsIn, identify, materials, perOneSentence, type Candidate, type Floats } from '@green-beam/core';
 import { CandidateBands } from '@green-beam/drawing';
+import { useMaterials } from '../answers/materials';
 
 /** What a density may be, drawn and told; what it does in liquids. All in g/cm³. */
 export function Candidates({
@@ -18,7 +19,7 @@ export function Candidates({
   readonly value: string;
   readonly unit: string;
 }) {
-  const { ties, others, toPart } = identify(density, u);
+  const { ties, others, toPart } = identify(density, u, useMaterials());
   const shown = [...ties, ...others];
   const sentence = perOneSentence(value, unit);
   return (

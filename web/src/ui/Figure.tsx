@@ -15,7 +15,10 @@ export function Figure({ text: whole, className, from = 0, to = whole.length }: 
   const doubtful = doubtfulAt(whole);
   const at = doubtful >= from && doubtful < to ? doubtful - from : -1;
   return (
-    <span className={clsx('font-mono whitespace-pre', className)}>
+    // Several readings of one cell go on in the next line.
+    <span
+      className={clsx('font-mono', text.includes(';') ? 'whitespace-pre-wrap' : 'whitespace-pre', className)}
+    >
       {at < 0 ? (
         text
       ) : (

@@ -1,6 +1,5 @@
 import clsx from 'clsx';
-import { useId, useState, type ReactNode } from 'react';
-import { Button } from './Button';
+import { useId, useState } from 'react';
 
 const box = 'w-full rounded-sm border border-edge bg-white px-2 py-1.5';
 
@@ -31,7 +30,12 @@ export function TextField({
         {label}
       </label>
       {long ? (
-        <textarea {...field} rows={2} onChange={(event) => onChange(event.target.value)} />
+        <textarea
+          {...field}
+          className={clsx(field.className, 'min-h-16 [field-sizing:content]')}
+          rows={2}
+          onChange={(event) => onChange(event.target.value)}
+        />
       ) : (
         <input {...field} onChange={(event) => onChange(event.target.value)} />
       )}
@@ -111,76 +115,12 @@ export function CheckField({
   readonly label: string;
   readonly checked: boolean;
   readonly onChange: (checked: boolean) => void;
-  readonly className?: string;
+  readonly className?: string | undefined;
 }) {
   return (
     <label className={clsx('flex items-center gap-2 py-1.5', className ?? 'self-end')}>
       <input type="checkbox" checked={checked} onChange={({ target }) => onChange(target.checked)} />
       {label}
     </label>
-  );
-}
-
-/** A list whose items can be added, moved and taken away. */
-export function ListField<T>({
-  title,
-  one,
-  items,
-  blank,
-  onChange,
-  children,
-}: {
-  readonly title: string;
-  /** What one item is called, for the buttons. */
-  readonly one: string;
-  readonly items: readonly T[];
-  readonly blank: T;
-  readonly onChange: (items: readonly T[]) => void;
-  readonly children: (item: T, change: (part: Partial<T>) => void, replace: (item: T) => void) => ReactNode;
-}) {
-  const put = (at: number, item: T) => onChange(items.map((own, nth) => (nth === at ? item : own)));
-  const swap = (at: number, to: number) =>
-    onChange(
-      items.map((item, nth) => (nth === at ? (items[to] ?? item) : nth === to ? (items[at] ?? item) : item)),
-    );
-  return (
-    <section aria-label={title}>
-      <h2 className="mb-2">{title}</h2>
-      <ol className="flex flex-col divide-y divide-rule border-y border-rule">
-        {items.map((item, at) => (
-          <li key={at} className="py-3">
-            {children(
-              item,
-              (part) => put(at, { ...item, ...part }),
-              (whole) => put(at, whole),
-            )}
-            <div className="mt-1 flex gap-3 text-sm">
-              <Button look="quiet" className="text-sm" disabled={at === 0} onClick={() => swap(at, at - 1)}>
-                Up
-              </Button>
-              <Button
-                look="quiet"
-                className="text-sm"
-                disabled={at === items.length - 1}
-                onClick={() => swap(at, at + 1)}
-              >
-                Down
-              </Button>
-              <Button
-                look="quiet"
-                className="text-sm"
-                aria-label={`Take away ${one} ${at + 1}`}
-                onClick={() => onChange(items.filter((_, nth) => nth !== at))}
-              >
-                Take away
-              </Button>
-            </div>
-          </li>
-        ))}
-      </ol>
-      <Button look="quiet" className="mt-2" onClick={() => onChange([...items, blank])}>
-        Add {/^[aeiou]/.test(one) ? 'an' : 'a'} {one}
-      </Button>
-    </section>
   );
 }

@@ -1,14 +1,6 @@
 import { Lens, PointedOut, type Point, type Spot, type Spots } from '@green-beam/drawing';
-import {
-  useContext,
-  useEffect,
-  useEffectEvent,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
-} from 'react';
-import { isTyping } from '../../ui/isTyping';
+import { useContext, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useKeys } from '../../ui/useKeys';
 import { Button } from '../../ui/Button';
 import { inDrawing } from './handle';
 import { PointedAt } from './pointedAt';
@@ -41,7 +33,8 @@ export function Stage({ label, view, zoom = 2.4, spots, children, says = '', too
     if (!lens) setAt(whereRead(spots()) ?? at);
     setLens(!lens);
   };
-  useStageKeys({ ...keys, l: turnLens });
+  const acts: Readonly<Record<string, () => void>> = { ...keys, l: turnLens };
+  useKeys((event) => acts[event.key]?.());
   const moveLensTo = (event: PointerEvent<SVGSVGElement>) => {
     const place = inDrawing(event);
     if (place) setAt({ x: place.x, y: place.y });
@@ -101,15 +94,3 @@ const whereRead = (spots: Spots): Spot | undefined =>
   [spots.level, spots['zero-line'], spots.display].find((spot) => spot !== undefined && 'x' in spot);
 
 const clamp = (value: number, top: number): number => Math.min(top, Math.max(0, value));
-
-function useStageKeys(keys: Readonly<Record<string, () => void>>): void {
-  const pressed = useEffectEvent((event: globalThis.KeyboardEvent) => {
-    if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
-    keys[event.key]?.();
-  });
-  useEffect(() => {
-    const onKey = (event: globalThis.KeyboardEvent) => pressed(event);
-    addEventListener('keydown', onKey);
-    return () => removeEventListener('keydown', onKey);
-  }, []);
-}

@@ -1,0 +1,116 @@
+import { compared, shownWords, type Compared, type Comparison, type Conventions } from '@green-beam/core';
+import { ComparePlot, type CompareMode, type DrawnGroup } from '@green-beam/drawing';
+import { useMemo, type ReactNode } from 'react';
+import { SavedPlot } from '../ui/SavedPlot';
+import { Carried } from './Carried';
+import { GroupNumbers } from './GroupNumbers';
+import { LikelyCauses } from './LikelyCauses';
+import { Outliers } from './Outliers';
+import { Ranks } from './Ranks';
+import { useTurning } from './useTurning';
+import { useWidth } from './useWidth';
+import { Wanted } from './Wanted';
+
+/** A comparison whole: the same trials as dots or as rings, their numbers, what they show and what they can carry. */
+export function Comparing({
+  name,
+  comparison,
+  conventions,
+  causes = [],
+  covered = null,
+}: {
+  readonly name: string;
+  readonly comparison: Comparison;
+  readonly conventions: Conventions;
+  /** Codes of the causes of error that belong to the method. */
+  readonly causes?: readonly string[];
+  /** What stands in place of the sentences while a claim is still to be written. */
+  readonly covered?: ReactNode;
+}) {
+  const all = useMemo(() => compared(comparison), [comparison]);
+  const [mode, setMode, turned] = useTurning<CompareMode>('dots', 'rings');
+  const [place, width] = useWidth();
+  const { unit, groups } = comparison;
+  const drawn = useMemo(() => drawnGroups(comparison, all), [comparison, all]);
+  if (all.shown.length === 0)
+    return (
+      <p className="text-soft">
+        There is nothing to compare yet: it appears here with the first trial that counts.
+      </p>
+    );
+  return (
+    <div className="flex flex-col gap-7">
+      <section aria-label="Every trial" ref={place}>
+        <div className="no-print mb-1 flex flex-wrap items-center gap-2" role="group" aria-label="Drawn as">
+          {(['dots', 'rings'] as const).map((own) => (
+            <button
+              key={own}
+              type="button"
+              aria-pressed={mode === own}
+              onClick={() => setMode(own)}
+              className="rounded-sm border border-edge bg-white px-3 py-1.5 aria-pressed:border-ink aria-pressed:font-bold"
+            >
+              {own === 'dots' ? 'Dots on one scale' : 'Rings'}
+            </button>
+          ))}
+          <span className="text-sm text-soft">The same trials, turned.</span>
+        </div>
+        <SavedPlot name={`${name} ${mode}`} wide>
+          <ComparePlot groups={drawn} unit={unit} mode={mode} width={width} turned={turned} />
+        </SavedPlot>
+      </section>
+      <GroupNumbers shown={all.shown} unit={unit} conventions={conventions} />
+      <Outliers comparison={comparison} />
+      {covered ?? (
+        <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+          <section aria-label="What these trials show">
+            <h2 className="mb-1">What these trials show</h2>
+            {shownWords(all, unit).map((sentence) => (
+              <p key={sentence}>{sentence}</p>
+            ))}
+            <Ranks shown={all.shown} />
+          </section>
+          <Carried all={all} comparison={comparison} conventions={conventions} />
+        </div>
+      )}
+      {covered === null && <Wanted shown={all.shown} unit={unit} />}
+      <LikelyCauses codes={causes} />
+      {groups.length > all.shown.length && (
+        <p className="text-soft">
+          Nothing counts of{' '}
+          {groups
+            .filter(({ key }) => !all.shown.some((own) => own.key === key))
+            .map(({ name: own }) => own)
+            .join(', ')}
+          .
+        </p>
+      )}
+    </div>
+  );
+}
+
+function drawnGroups({ groups }: Comparison, { shown }: Compared): DrawnGroup[] {
+  return shown.flatMap((one): DrawnGroup[] => {
+    const group = groups.find(({ key }) => key === one.key);
+    if (!group) return [];
+    return [
+      {
+        key: one.key,
+        name: one.name,
+        mean: one.mean,
+        interval: one.interval,
+        sd: one.sd,
+        reference: group.reference ? Number(group.reference.value) : null,
+        tolerance: one.tolerance,
+        values: group.observations.slice(0, mostDots).map(({ value, trial, excluded }) => ({
+          value: Number(value),
+          trial: trial ?? null,
+          excluded: Boolean(excluded),
+        })),
+      },
+    ];
+  });
+}
+
+/** Dots of a group that are drawn; all of them count. */
+const mostDots = 200;

@@ -1,0 +1,113 @@
+import { observationName, type Comparison, type LeftOut, type Observation } from '@green-beam/core';
+import { useMemo, useState, type FormEvent } from 'react';
+import { useDraft } from '../outbox/useDraft';
+import { Button } from '../ui/Button';
+import { TextField } from '../ui/fields';
+import { Fold } from '../ui/Fold';
+import { shortNumber } from './shortNumber';
+
+/** Trials that whoever compares leaves out, with a reason; kept on this device, and always in sight. */
+export function useLeftOut(name: string) {
+  const [text, setText] = useDraft(`compare/${name}/left out`);
+  const leftOut = useMemo((): LeftOut => {
+    try {
+      return text === '' ? {} : (JSON.parse(text) as LeftOut);
+    } catch {
+      return {};
+    }
+  }, [text]);
+  return {
+    leftOut,
+    set: (key: string, reason: string | null) => {
+      const others = Object.entries(leftOut).filter(([own]) => own !== key);
+      setText(JSON.stringify(Object.fromEntries(reason === null ? others : [...others, [key, reason]])));
+    },
+  };
+}
+
+/** Every trial, to be left out or taken back. */
+export function LeaveOut({
+  comparison,
+  leftOut,
+  set,
+}: {
+  readonly comparison: Comparison;
+  readonly leftOut: LeftOut;
+  readonly set: (key: string, reason: string | null) => void;
+}) {
+  const [asked, setAsked] = useState<string | null>(null);
+  const count = Object.keys(leftOut).length;
+  return (
+    <div className="no-print mt-6">
+      <Fold
+        title="Trials"
+        aside={count === 0 ? 'leave one out, with a reason' : `${count} left out here`}
+        startsOpen={false}
+      >
+        <p className="text-sm text-soft">
+          What is left out here is left out of this comparison alone, on this device; the logbooks stay as
+          they are.
+        </p>
+        <ul className="grid gap-x-8 gap-y-1 md:grid-cols-2">
+          {comparison.groups.flatMap((group) =>
+            group.observations.slice(0, 60).map((own, at) => {
+              const key = observationName(own);
+              const called = calledOf(group.name, own);
+              const reason = leftOut[key];
+              return (
+                <li key={`${key} ${at}`} className="flex flex-wrap items-baseline gap-x-3">
+                  <span className={own.excluded || reason ? 'struck' : ''}>
+                    {called}: <span className="font-mono">{shortNumber(own.value)}</span>
+                  </span>
+                  {reason !== undefined ? (
+                    <>
+                      <span className="text-sm text-soft">{reason}</span>
+                      <Button look="quiet" className="text-sm" onClick={() => set(key, null)}>
+                        Take it back<span className="sr-only"> {called}</span>
+                      </Button>
+                    </>
+                  ) : own.excluded ? (
+                    <span className="text-sm text-soft">{own.excluded}</span>
+                  ) : asked === key ? (
+                    <Reason
+                      onDone={(given) => {
+                        if (given !== null) set(key, given);
+                        setAsked(null);
+                      }}
+                    />
+                  ) : (
+                    <Button look="quiet" className="text-sm" onClick={() => setAsked(key)}>
+                      Leave out<span className="sr-only"> {called}</span>
+                    </Button>
+                  )}
+                </li>
+              );
+            }),
+          )}
+        </ul>
+      </Fold>
+    </div>
+  );
+}
+
+const calledOf = (group: string, { trial, bench }: Observation): string =>
+  [group, trial === undefined ? '' : `trial ${trial}`, bench].filter(Boolean).join(', ');
+
+function Reason({ onDone }: { readonly onDone: (reason: string | null) => void }) {
+  const [text, setText] = useState('');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim() !== '') onDone(text.trim());
+  };
+  return (
+    <form onSubmit={submit} className="flex flex-wrap items-end gap-2">
+      <TextField label="Why is it left out?" longest={120} value={text} onChange={setText} />
+      <Button type="submit" disabled={text.trim() === ''}>
+        Leave it out
+      </Button>
+      <Button look="quiet" onClick={() => onDone(null)}>
+        Keep it
+      </Button>
+    </form>
+  );
+}
