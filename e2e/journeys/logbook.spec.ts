@@ -141,7 +141,7 @@ test('the teacher adapts an investigation, and reads its export in again', async
   await page.getByLabel('Title', { exact: true }).first().fill('Rivets of the second crate');
   const formula = page.getByLabel('Formula', { exact: true }).first();
   await formula.fill('M - box');
-  await expect(page.getByText('“box” is not the name of a column.')).toBeVisible();
+  await expect(page.getByText('“box” is not the name of a column.')).toHaveCount(2);
   await expect(page.getByRole('button', { name: 'Set this work' })).toBeDisabled();
   await page.reload();
   await expect(formula).toHaveValue('M - box');

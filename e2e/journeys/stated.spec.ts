@@ -2,7 +2,7 @@ import { evaporatingPan, panBrine, rivetCrate, tallyToken, type Investigation } 
 import type { Page } from '@playwright/test';
 import { clean } from '../support/axe';
 import { expect, test } from '../support/people';
-import { makeRoom, openBook } from '../support/room';
+import { makeRoom, openBook, writeRows } from '../support/room';
 
 // Each ± is worked by hand beside it, by the rules of a chemistry bench: half a division, half-widths as they stand, combined in
 // quadrature.
@@ -12,23 +12,6 @@ async function begin(page: Page, investigation: Investigation): Promise<void> {
   const room = await makeRoom(`Stated: ${investigation.title}`, ['Odile Kern'], investigation);
   await room.signIn(page, 'Odile Kern');
   await openBook(page, investigation.title);
-}
-
-/** A block of rows, pasted from its first cell on as a spreadsheet would. */
-async function writeRows(page: Page, firstCell: string, ...rows: string[]): Promise<void> {
-  await page.getByLabel(firstCell).focus();
-  await page.evaluate(
-    (pasted) => {
-      const clipboardData = new DataTransfer();
-      clipboardData.setData('text/plain', pasted);
-      document.activeElement?.dispatchEvent(
-        new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
-      );
-    },
-    rows.map((row) => row.split(' ').join('\t')).join('\n'),
-  );
-  await page.getByRole('button', { name: /^Write \d+ cells$/ }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 
 const result = (page: Page, name: string) => page.getByRole('region', { name, exact: true });

@@ -89,3 +89,20 @@ export async function openBook(page: Page, title: string): Promise<void> {
   await line.getByRole('button', { name: 'Open the logbook' }).or(line.getByRole('link')).click();
   await expect(page.getByRole('heading', { name: 'Method' })).toBeVisible();
 }
+
+/** A block of rows, pasted from its first cell on as a spreadsheet would. */
+export async function writeRows(page: Page, firstCell: string, ...rows: string[]): Promise<void> {
+  await page.getByLabel(firstCell).focus();
+  await page.evaluate(
+    (pasted) => {
+      const clipboardData = new DataTransfer();
+      clipboardData.setData('text/plain', pasted);
+      document.activeElement?.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }),
+      );
+    },
+    rows.map((row) => row.split(' ').join('\t')).join('\n'),
+  );
+  await page.getByRole('button', { name: /^Write \d+ cells$/ }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+}

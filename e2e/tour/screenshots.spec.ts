@@ -14,7 +14,6 @@ test.use({ reducedMotion: 'reduce' } as object);
 test('the student’s screens', async ({ page }) => {
   await page.goto(baseUrl());
   await page.getByLabel('Class code').waitFor();
-  await shoot(page, 'sign-in');
   await signInStudent(page, 'Bastian Wren');
   await page.getByRole('heading', { name: 'Your readings' }).waitFor();
   await page.locator('svg[viewBox="0 0 120 100"]').first().waitFor();
@@ -62,43 +61,6 @@ test('more of the bench', async ({ page }) => {
 });
 
 /** The other instruments on one sheet: each as it stands on the bench, three in a row. */
-test('a sheet of instruments', async ({ page, browser }) => {
-  test.setTimeout(180_000);
-  await signInStudent(page, 'Rhoswen Kite');
-  const pictures: string[] = [];
-  const sheet = [
-    ['Read', 'ruler', 'ruler-mm'],
-    ['Read', 'thermometer', 'thermometer-0_5'],
-    ['Read', 'electronic balance', 'electronic-0_01'],
-    ['Handle', 'four-beam balance', 'four-beam-310'],
-    ['Read', 'digital caliper', 'digital-mm'],
-    ['Handle', 'burette', 'burette-50-0_1'],
-    ['Read', 'graduated pipette', 'graduated-pipette-10'],
-    ['Handle', 'volumetric pipette', 'volumetric-pipette-10'],
-    ['Read', 'squeeze pipette', 'squeeze-drops'],
-    ['Read', 'beaker or conical flask', 'conical-250'],
-    ['Handle', 'volumetric flask', 'volumetric-flask-100'],
-    ['Read', 'hydrometer', 'hydrometer-980'],
-  ] as const;
-  for (const [mode, name, model] of sheet) {
-    await take(page, mode, name, model);
-    const stage = page.locator('svg[role="group"]');
-    await stage.waitFor();
-    await page.evaluate(() => document.fonts.ready);
-    pictures.push((await stage.screenshot({ animations: 'disabled' })).toString('base64'));
-  }
-  const paper = await (await browser.newContext({ viewport: { width: 1280, height: 400 } })).newPage();
-  const images = pictures.map(
-    (data) => `<img style="width:100%;background:#12302a" src="data:image/png;base64,${data}">`,
-  );
-  await paper.setContent(
-    `<body style="margin:0;padding:8px;display:grid;gap:8px;align-content:start;grid-template-columns:repeat(4,1fr)">${images.join('')}</body>`,
-  );
-  await paper.locator('img').last().waitFor();
-  await paper.locator('body').screenshot({ path: resolve(folder, 'bench-sheet.png') });
-  await paper.context().close();
-});
-
 test('the workshop of figures', async ({ page }) => {
   await signInStudent(page, 'Delphi Marsh');
   await page.getByRole('link', { name: 'Figures' }).click();
@@ -210,4 +172,10 @@ test('the teacher’s screens', async ({ page, browser }) => {
   await page.getByRole('link', { name: 'Investigations' }).click();
   await page.getByRole('heading', { name: 'Ready-made' }).waitFor();
   await shoot(page, 'class-investigations');
+  await page.getByRole('link', { name: 'Compare', exact: true }).first().click();
+  await page.getByRole('img', { name: /groups on one scale/ }).waitFor();
+  await shoot(page, 'compare');
+  await page.getByRole('link', { name: 'Stockroom' }).click();
+  await page.getByRole('row', { name: /V-11/ }).waitFor();
+  await shoot(page, 'stockroom');
 });
