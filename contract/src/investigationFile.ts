@@ -5,6 +5,7 @@ import {
   instrumentKinds,
   levels,
   mostTrials,
+  questionsOfClaims,
   replicateWays,
   type Investigation,
   type InvestigationProblem,
@@ -144,9 +145,17 @@ export const investigationFile = only({
       key: needed(40),
       when: string().oneOf(['before', 'after'], 'This is before or after.').required('This is missing.'),
       kind: string()
-        .oneOf(['text', 'statement', 'floats'], 'This is text, statement or floats.')
+        .oneOf(['text', 'statement', 'floats', 'compares'], 'This is text, statement, floats or compares.')
         .required('This is missing.'),
       liquid: only({ name: needed(80), density: decimal().required('This is missing.') })
+        .optional()
+        .default(undefined),
+      compares: only({
+        of: needed(40),
+        question: string()
+          .oneOf(questionsOfClaims, 'This is more accurate or more precise.')
+          .required('This is missing.'),
+      })
         .optional()
         .default(undefined),
       text: needed(1000),

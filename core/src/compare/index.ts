@@ -10,3 +10,5 @@ export * from './enough';
 export * from './outliers';
 export * from './leftOut';
 export * from './pretended';
+export * from './readers';
+export * from './digits';

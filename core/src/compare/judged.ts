@@ -24,14 +24,27 @@ export function compared(comparison: Comparison): Compared {
   });
   const samples = whole.map(({ own }) => own.sample);
   const shown = whole.flatMap(({ group, own }) => shownOf(group, own) ?? []);
+  // Dear, and each asked for by some alone.
+  const [leaning, nearer, closer, differing] = [biases, moreAccurate, morePrecise, differ].map((judge) => {
+    let verdicts: readonly ComparisonVerdict[] | null = null;
+    return () => (verdicts ??= judge(samples));
+  });
   return {
     shown,
     nearest: nearestOf(shown),
     closest: closestOf(shown),
-    biases: biases(samples),
-    moreAccurate: moreAccurate(samples),
-    morePrecise: morePrecise(samples),
-    differ: differ(samples),
+    get biases() {
+      return leaning?.() ?? [];
+    },
+    get moreAccurate() {
+      return nearer?.() ?? [];
+    },
+    get morePrecise() {
+      return closer?.() ?? [];
+    },
+    get differ() {
+      return differing?.() ?? [];
+    },
   };
 }
 

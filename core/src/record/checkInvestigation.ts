@@ -36,6 +36,7 @@ export function checkInvestigation(investigation: Investigation): InvestigationP
             },
           ],
     ),
+    ...checkComparisons(investigation),
     ...investigation.causes.flatMap((code, at) =>
       errorCauses.some((cause) => cause.code === code)
         ? []
@@ -43,6 +44,23 @@ export function checkInvestigation(investigation: Investigation): InvestigationP
     ),
   ];
 }
+
+/** A comparison is of a mean that is reckoned for each of something. */
+const checkComparisons = ({ questions, results }: Investigation): InvestigationProblem[] =>
+  questions.flatMap(({ kind, compares }, at) =>
+    kind !== 'compares' ||
+    results.some(
+      (plan) =>
+        plan.kind === 'mean' && plan.key === compares?.of && (plan.perRow ?? plan.perWord) !== undefined,
+    )
+      ? []
+      : [
+          {
+            place: `questions[${at}].compares`,
+            sentence: `There is no mean for each row or word${compares ? ` called “${compares.of}”` : ''} to compare.`,
+          },
+        ],
+  );
 
 function checkVariations({ tables, variations = [] }: Investigation): InvestigationProblem[] {
   const columns = tables.flatMap((table) => table.columns);

@@ -1,3 +1,4 @@
+import { claimBeyond } from './claims';
 import { digitRules } from './digitRules';
 import { doublingRule } from './doublingRule';
 import { contradictsFloating } from './floatingRule';
@@ -16,6 +17,7 @@ export const logbookRules: readonly LogbookRule[] = [
   workedWrong,
   meanContradicted,
   contradictsFloating,
+  claimBeyond,
   suppliedNumber,
   notACount,
   ...digitRules,

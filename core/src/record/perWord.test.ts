@@ -35,7 +35,7 @@ describe('a result for each word of a column', () => {
   });
 
   it('is compared between them', () => {
-    expect(groupingsOf(plan)).toEqual(['word', 'bench', 'reader']);
+    expect(groupingsOf(plan)).toEqual(['word', 'bench', 'reader', 'piece', 'day']);
     const cells = tableOf(written);
     const book = {
       id: 'a',

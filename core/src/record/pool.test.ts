@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { entry, rows } from '../../test/entry';
 import { compared } from '../compare';
 import { presetNamed } from '../conventions';
+import { pieceOf } from '../stock';
 import { outcomeOf } from './outcome';
+import { pieceText, withPieces } from './pieces';
 import { comparable, comparisonOf, groupingsOf, type PooledBook } from './pool';
 import { boltPin, glasswareThreeWays, panBrine } from './readyMade';
 import type { Investigation } from './investigation';
@@ -53,7 +55,49 @@ describe('a comparison out of logbooks', () => {
       'Ada',
       'Bo',
     ]);
-    expect(groupingsOf(comparable(glasswareThreeWays)[0]!)).toEqual(['row', 'bench', 'reader']);
+    expect(groupingsOf(comparable(glasswareThreeWays)[0]!)).toEqual([
+      'row',
+      'bench',
+      'reader',
+      'piece',
+      'day',
+    ]);
+  });
+
+  it('has a group for each piece that was read, and for each day', () => {
+    const twoDays = jars('Ada', ...four).map((own) =>
+      own.kind === 'reading' && own.trial > 2
+        ? { ...own, tag: 'E-05', writtenAt: '2026-11-10T09:30:00.000' }
+        : { ...own, writtenAt: '2026-11-03T09:30:00.000' },
+    );
+    const use = {
+      role: 'E-03',
+      piece: pieceOf({ tag: 'E-05', kind: 'electronic-balance', model: 'electronic-0_01' }),
+      corrected: false,
+    };
+    const entries = [entry(0, '@piece E-05', pieceText(use)), ...twoDays];
+    const cells = tableOf(entries);
+    const own = withPieces(glasswareThreeWays, cells);
+    const book: PooledBook = {
+      id: 'Ada',
+      bench: 'Ada',
+      investigation: own,
+      cells,
+      outcome: outcomeOf(own, cells, conventions),
+    };
+    const named = (by: 'piece' | 'day') =>
+      comparisonOf([book], 'V', by, 'burette').groups.map(({ name, observations }) => [
+        name,
+        observations.length,
+      ]);
+    expect(named('piece')).toEqual([
+      ['E-03', 2],
+      ['E-05', 2],
+    ]);
+    expect(named('day')).toEqual([
+      ['2026-11-03', 2],
+      ['2026-11-10', 2],
+    ]);
   });
 
   it('shows what was excluded with its reason, and nothing that was abandoned', () => {

@@ -10,6 +10,7 @@ import {
   type Table,
 } from './investigation';
 import { rowOf } from './namedRows';
+import { isoDay } from './day';
 import type { Outcome } from './outcome';
 import type { MeanResult } from './result';
 import { cellKey } from './subject';
@@ -26,8 +27,8 @@ export interface PooledBook {
   readonly outcome: Outcome;
 }
 
-/** What groups are made of: the rows of a table, the benches, or the readers. */
-export const groupings = ['row', 'word', 'bench', 'reader'] as const;
+/** What groups are made of: the rows of a table, what was chosen in words, the benches, the readers, the pieces that were read, the days. */
+export const groupings = ['row', 'word', 'bench', 'reader', 'piece', 'day'] as const;
 export type Grouping = (typeof groupings)[number];
 
 /** The results whose trials can be compared: means. */
@@ -40,6 +41,8 @@ export const groupingsOf = ({ perRow, perWord }: MeanPlan): Grouping[] => [
   ...(perWord === undefined ? [] : (['word'] as const)),
   'bench',
   'reader',
+  'piece',
+  'day',
 ];
 
 interface Value {
@@ -49,6 +52,8 @@ interface Value {
   readonly observation: Observation;
   readonly supplied: boolean;
   readonly word: string;
+  /** The day of its last reading, as `2026-11-03`; empty where nothing was written. */
+  readonly day: string;
   readonly lastPlace: number | null;
 }
 
@@ -89,6 +94,8 @@ const groupsBy: Readonly<
   word: ({ word }) => ({ key: word, name: word }),
   bench: ({ book: { id, bench } }) => ({ key: id, name: bench }),
   reader: ({ observation: { who = '' } }) => ({ key: who, name: who }),
+  piece: ({ observation: { piece = '' } }) => ({ key: piece, name: piece }),
+  day: ({ day }) => ({ key: day, name: day }),
 };
 
 function grouped(key: string, name: string, plan: MeanPlan, values: readonly Value[]): Group {
@@ -157,6 +164,7 @@ function valuesIn(book: PooledBook, key: string): Value[] {
         row: rowOf(table, trial.trial),
         word: (plan.perWord && trial.words?.[plan.perWord]) ?? '',
         supplied: trial.trial <= (table.supplied?.length ?? 0),
+        day: dayRead(book, table, trial.trial),
         lastPlace: own.lastPlace,
         observation: {
           value: own.value.toSignificantDigits(15).toString(),
@@ -164,6 +172,7 @@ function valuesIn(book: PooledBook, key: string): Value[] {
           book: book.id,
           trial: trial.trial,
           who: readerOf(book, table, trial.trial, column),
+          piece: piecesOf(table, trial),
           excluded: trial.standing === 'excluded' ? (trial.reason ?? 'left out') : null,
         },
       },
@@ -175,6 +184,22 @@ function valuesIn(book: PooledBook, key: string): Value[] {
 function readerOf({ cells }: PooledBook, { columns }: Table, trial: number, { key }: Column): string {
   const written = [key, ...columns.map((column) => column.key).reverse()];
   return written.flatMap((own) => cells.get(cellKey(trial, own))?.current.reader ?? [])[0] ?? '';
+}
+
+/** The pieces that a trial was read on, by their tags: those of the plan, or what stood in for them. */
+const piecesOf = ({ columns }: Table, { read, readOn }: Trial): string =>
+  [
+    ...new Set(
+      columns.flatMap((column) =>
+        column.kind === 'measured' && read[column.key] ? [readOn?.[column.key] ?? column.tag] : [],
+      ),
+    ),
+  ].join(', ');
+
+function dayRead({ cells }: PooledBook, { columns }: Table, trial: number): string {
+  const times = columns.flatMap(({ key }) => cells.get(cellKey(trial, key))?.current.writtenAt ?? []);
+  const last = times.sort().at(-1);
+  return last === undefined ? '' : isoDay(last);
 }
 
 const plainNumber = (text: string): string => text.trim().replace(',', '.').replace('−', '-');

@@ -1,7 +1,6 @@
 import type { HouseRulesVersion } from '@green-beam/contract';
 import { changesBetween } from '@green-beam/core';
-
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+import { wholeDay } from '../ui/clock';
 
 /** Every version that was used: when it was made, what stays with it, and in what it differs from the one before. */
 export function RuleVersions({ versions }: { readonly versions: readonly HouseRulesVersion[] }) {
@@ -17,8 +16,8 @@ export function RuleVersions({ versions }: { readonly versions: readonly HouseRu
           return (
             <li key={rules.version} className="py-3">
               <p>
-                <strong>Version {rules.version}</strong>, {rules.preset}, {day.format(new Date(madeAt))}:{' '}
-                {logbooks} {logbooks === 1 ? 'logbook' : 'logbooks'} and {settings}{' '}
+                <strong>Version {rules.version}</strong>, {rules.preset}, {wholeDay(madeAt)}: {logbooks}{' '}
+                {logbooks === 1 ? 'logbook' : 'logbooks'} and {settings}{' '}
                 {settings === 1 ? 'reading' : 'readings'} on the bench.
               </p>
               {before && (

@@ -7,6 +7,8 @@ const words: Readonly<Record<Grouping, string>> = {
   word: 'what is written in words',
   bench: 'benches',
   reader: 'readers',
+  piece: 'pieces',
+  day: 'days',
 };
 
 /** What is compared, kept in the address: a link leads to the same comparison. */

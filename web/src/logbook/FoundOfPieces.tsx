@@ -6,12 +6,12 @@ import {
   modelOf,
   piecesFound,
   type PieceFound,
+  isoDay,
 } from '@green-beam/core';
 import { sentenceFor } from '../api';
 import { useWho } from '../session/who';
 import { pieceIn, sameTag, useKeepPieces } from '../stock/useStock';
 import { Button } from '../ui/Button';
-import { isoDay } from '../ui/clock';
 import type { Book } from './book';
 
 /** What was found here of a piece, for its teacher to keep with it. */

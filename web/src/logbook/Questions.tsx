@@ -1,5 +1,6 @@
-import { floatAnswers, subjectKey, type Subject } from '@green-beam/core';
+import { comparable, floatAnswers, subjectKey, type AskedQuestion, type Subject } from '@green-beam/core';
 import { useId, useState, type FormEvent } from 'react';
+import { ClaimAsked } from '../compare/Claims';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';
@@ -10,9 +11,11 @@ import { said, type Book } from './book';
 export function Questions({ book, when }: { readonly book: Book; readonly when: 'before' | 'after' }) {
   return book.answer.investigation.questions
     .filter((question) => question.when === when)
-    .map(({ key, text, kind, answer }) => (
+    .map(({ key, text, kind, answer, compares }) => (
       <div key={key}>
-        {kind === 'floats' ? (
+        {kind === 'compares' ? (
+          <Compares book={book} label={text} compares={compares} />
+        ) : kind === 'floats' ? (
           <FloatField book={book} subject={{ kind: 'answer', question: key }} label={text} />
         ) : (
           <SaidField
@@ -30,6 +33,22 @@ export function Questions({ book, when }: { readonly book: Book; readonly when: 
         )}
       </div>
     ));
+}
+
+/** Which of several is best: a claim, with how one knows. */
+function Compares({
+  book,
+  label,
+  compares,
+}: {
+  readonly book: Book;
+  readonly label: string;
+  readonly compares: AskedQuestion['compares'];
+}) {
+  const plan = comparable(book.answer.investigation).find(({ key }) => key === compares?.of);
+  return plan && compares ? (
+    <ClaimAsked book={book} plan={plan} question={compares.question} label={label} />
+  ) : null;
 }
 
 /** Whether it floats, in one press; a second look holds it against the density. */

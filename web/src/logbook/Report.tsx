@@ -1,4 +1,6 @@
 import {
+  claimIn,
+  type AskedQuestion,
   correctionWords,
   earlierModel,
   modelVersion,
@@ -129,11 +131,12 @@ export function Report() {
       )}
       <Part title="Questions and answers">
         <dl>
-          {investigation.questions.map(({ key, text }) => (
+          {investigation.questions.map(({ key, text, compares }) => (
             <div key={key} className="mb-2 break-inside-avoid">
               <dt>{text}</dt>
               <dd className="border-l-4 border-rule pl-3">
-                {said(book.table, { kind: 'answer', question: key }) || '–'}
+                {(compares ? claimed(book, compares) : said(book.table, { kind: 'answer', question: key })) ||
+                  '–'}
               </dd>
             </div>
           ))}
@@ -141,6 +144,19 @@ export function Report() {
       </Part>
     </article>
   );
+}
+
+/** A claim as the report has it: of what, and how its writer knows. */
+function claimed(
+  { table, answer: { investigation } }: Book,
+  { of, question }: NonNullable<AskedQuestion['compares']>,
+): string {
+  const claim = claimIn(table, of, question);
+  if (!claim) return '';
+  const name = investigation.tables
+    .flatMap(({ rows = [] }) => rows)
+    .find(({ key }) => key === claim.of)?.name;
+  return `${claim.of === null ? 'It cannot be told' : (name ?? claim.of)}. ${claim.reason}`;
 }
 
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {

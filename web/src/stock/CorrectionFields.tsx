@@ -1,5 +1,4 @@
-import type { Correction } from '@green-beam/core';
-import { isoDay } from '../ui/clock';
+import { isoDay, type Correction } from '@green-beam/core';
 import { ChoiceField, LinesField, TextField } from '../ui/fields';
 import { plainMinus, pointFrom, pointLine } from './pieceLines';
 

@@ -79,10 +79,24 @@ export const glasswareThreeWays: Investigation = {
       text: 'Order the three by how well you expect them to do, and say why.',
     },
     {
+      key: 'accurate',
+      when: 'after',
+      kind: 'compares',
+      compares: { of: 'V', question: 'more accurate' },
+      text: 'Which is the most accurate?',
+    },
+    {
+      key: 'precise',
+      when: 'after',
+      kind: 'compares',
+      compares: { of: 'V', question: 'more precise' },
+      text: 'Which is the most precise?',
+    },
+    {
       key: 'which',
       when: 'after',
       kind: 'text',
-      text: 'Which was the more accurate, which the more precise? Are these the same?',
+      text: 'Are the more accurate and the more precise the same? Could they be two?',
     },
     {
       key: 'beaker',

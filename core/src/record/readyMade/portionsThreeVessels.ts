@@ -69,10 +69,17 @@ export const portionsThreeVessels: Investigation = {
       text: 'If one weighing is 0.02 g too large, two portions come out wrong.',
     },
     {
+      key: 'nearest',
+      when: 'after',
+      kind: 'compares',
+      compares: { of: 'V', question: 'more accurate' },
+      text: 'Which vessel is the most accurate at 10 mL?',
+    },
+    {
       key: 'best',
       when: 'after',
       kind: 'text',
-      text: 'Which vessel was nearest to 10 mL, which spread least? Is that a claim or a chance?',
+      text: 'Which vessel spread least? Is that a claim or a chance?',
     },
   ],
   causes: ['film', 'curve-top', 'poured-beside', 'outside-wet', 'evaporated'],

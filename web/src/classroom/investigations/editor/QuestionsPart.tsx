@@ -1,5 +1,6 @@
 import {
   errorCauses,
+  questionsOfClaims,
   type AskedPrediction,
   type AskedQuestion,
   type FloatLiquid,
@@ -51,6 +52,10 @@ function Predictions() {
 
 function Questions() {
   const [questions] = useAt<readonly AskedQuestion[]>('questions');
+  const [results] = useAt<readonly ResultPlan[]>('results');
+  const compared = results.filter(
+    (plan) => plan.kind === 'mean' && (plan.perRow ?? plan.perWord) !== undefined,
+  );
   return (
     <List<AskedQuestion>
       name="questions"
@@ -76,11 +81,34 @@ function Questions() {
               ['text', 'answered in words'],
               ['statement', 'called true, or put right'],
               ['floats', 'whether it floats'],
+              ...(compared.length > 0 ? [['compares', 'which is best: a claim'] as const] : []),
             ]}
             onChosen={(kind) =>
-              replace({ ...question, kind: kind as AskedQuestion['kind'], liquid: undefined })
+              replace({
+                ...question,
+                kind: kind as AskedQuestion['kind'],
+                liquid: undefined,
+                compares:
+                  kind === 'compares' && compared[0]
+                    ? { of: compared[0].key, question: 'more accurate' }
+                    : undefined,
+              })
             }
           />
+          {question.kind === 'compares' && (
+            <div className="contents">
+              <Choice
+                name={`${place}.compares.of`}
+                label="Of what"
+                choices={compared.map(({ key, name }) => [key, name] as const)}
+              />
+              <Choice
+                name={`${place}.compares.question`}
+                label="By what"
+                choices={questionsOfClaims.map((own) => [own, own] as const)}
+              />
+            </div>
+          )}
           {question.kind === 'floats' && <LiquidFields name={`${place}.liquid`} />}
           <Text
             name={`${place}.answer`}
