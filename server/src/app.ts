@@ -21,6 +21,7 @@ import { logbookRoutes } from './logbook/routes';
 import { eventRoutes } from './publish/routes';
 import type { Services } from './services';
 import { questionRoutes } from './question/routes';
+import { compareRoutes } from './compare/routes';
 import { stockRoutes } from './stock/routes';
 import { cookieNames, sessionRoutes } from './session/routes';
 import { SessionStore } from './session/store';
@@ -142,6 +143,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
     figuresRoutes,
     logbookRoutes,
     stockRoutes,
+    compareRoutes,
     classroomRoutes,
     eventRoutes,
   ])

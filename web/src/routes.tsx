@@ -93,6 +93,10 @@ export const router = createBrowserRouter([
       { path: 'stock', lazy: async () => ({ Component: (await import('./stock/Stockroom')).Stockroom }) },
       { path: 'stock/labels', lazy: async () => ({ Component: (await import('./stock/Labels')).Labels }) },
       {
+        path: 'stock/compare',
+        lazy: async () => ({ Component: (await import('./compare/PiecesCompare')).PiecesCompare }),
+      },
+      {
         path: 'stock/materials',
         lazy: async () => ({ Component: (await import('./stock/Materials')).Materials }),
       },
@@ -115,6 +119,14 @@ export const router = createBrowserRouter([
       {
         path: 'class/:classId',
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
+      },
+      {
+        path: 'class/:classId/compare',
+        lazy: async () => ({ Component: (await import('./compare/CompareIndex')).CompareIndex }),
+      },
+      {
+        path: 'class/:classId/compare/readings',
+        lazy: async () => ({ Component: (await import('./compare/ReadingsCompare')).ReadingsCompare }),
       },
       {
         path: 'class/:classId/compare/:investigationId',

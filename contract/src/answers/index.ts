@@ -1,3 +1,4 @@
+export * from './compare';
 export * from './session';
 export * from './bench';
 export * from './figures';

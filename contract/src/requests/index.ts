@@ -1,5 +1,6 @@
 export * from './bench';
 export * from './classroom';
+export * from './compare';
 export { isId } from './fields';
 export * from './figures';
 export * from './logbook';

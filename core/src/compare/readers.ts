@@ -15,6 +15,13 @@ export interface ReadOnce {
   readonly step: number;
 }
 
+/** Farther off is a misreading to be talked about, and says nothing of how a reader scatters. */
+export const farthestOff = 5;
+
+/** Readings that lie off by more divisions than scatter does. */
+export const isSlip = ({ value, truth, division }: ReadOnce): boolean =>
+  Math.abs(value - truth) > farthestOff * division * (1 + 1e-9);
+
 /** What readings are grouped by. */
 export const readingGroupings = ['reader', 'bench', 'make', 'day'] as const;
 export type ReadingGrouping = (typeof readingGroupings)[number];

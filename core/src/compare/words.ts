@@ -46,6 +46,8 @@ export function shownWords({ shown, nearest, closest }: Compared, unit: string):
     );
   else if (shown.filter(({ sd }) => sd !== null).length > 1)
     sentences.push('No group’s trials alone lie closest together.');
+  else if (shown.some(({ sd }) => sd !== null) && shown.length === 1)
+    sentences.push('There is one group: nothing to hold it against yet.');
   else sentences.push('One trial has no spread: from two on there is something to say of it.');
   return sentences;
 }
@@ -86,6 +88,35 @@ const openWords: Readonly<Record<ClaimKind, (a: string, b: string, count: number
   'more precise': (a, b) => `${a} more precise than ${b}`,
   differ: (a, b, count) => (count > 2 ? `That these ${count} groups differ` : `That ${a} and ${b} differ`),
 };
+
+/** So many open claims of one group are told one by one. */
+const toldApart = 3;
+
+/** What is told at once, in words: open claims of one group over many others, for one reason, are one sentence. */
+export function toldWords(
+  told: readonly ComparisonVerdict[],
+  nameOf: (key: string) => string,
+  unit: string,
+): { readonly carried: boolean; readonly words: string }[] {
+  const alike = new Map<string, ComparisonVerdict[]>();
+  for (const verdict of told) {
+    const { claim, of, carried, settles } = verdict;
+    const key = carried ? `${claim} ${of.join()}` : `${claim} ${of[0] ?? ''} ${of.length} ${settles.by}`;
+    alike.set(key, [...(alike.get(key) ?? []), verdict]);
+  }
+  return [...alike.values()].flatMap((own) => {
+    const [first] = own;
+    if (!first || own.length <= toldApart)
+      return own.map((one) => ({ carried: one.carried, words: verdictWords(one, nameOf, unit) }));
+    // So many trials settle all of them.
+    const most = own.reduce((a, b) => (moreOf(b) > moreOf(a) ? b : a));
+    const others = `${own.length} others`;
+    const open = openWords[first.claim](nameOf(first.of[0] ?? ''), others, first.of.length);
+    return [{ carried: false, words: `${open}: ${settlesWords(most.settles)}.` }];
+  });
+}
+
+const moreOf = ({ settles }: ComparisonVerdict): number => (settles.by === 'trials' ? settles.more : 0);
 
 /** Two figures: more of them nobody could promise. */
 const roughly = (count: number): number => Number(count.toPrecision(2));

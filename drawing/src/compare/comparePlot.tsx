@@ -15,6 +15,7 @@ export function ComparePlot({
   mode,
   width = 900,
   turned = mode === 'rings' ? 1 : 0,
+  enlarged = false,
 }: {
   readonly groups: readonly DrawnGroup[];
   readonly unit: string;
@@ -23,6 +24,8 @@ export function ComparePlot({
   readonly width?: number;
   /** How far the dots have gone from their scale (0) to their rings (1). */
   readonly turned?: number;
+  /** As wide as there is room, with everything on it. */
+  readonly enlarged?: boolean;
 }) {
   const [dots, rings] = useMemo(
     () => [placed(groups, dotsLayout(groups, width)), placed(groups, ringsLayout(groups, width))],
@@ -37,7 +40,7 @@ export function ComparePlot({
       width="100%"
       role="img"
       aria-label={inWords(groups, unit, mode)}
-      style={{ maxWidth: width }}
+      style={enlarged ? undefined : { maxWidth: width }}
     >
       <GroundOf {...{ groups, unit, width, mode }} />
       {groups.map((group, row) => {

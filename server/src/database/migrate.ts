@@ -11,6 +11,7 @@ import * as stock from './migrations/0008-stock';
 import * as freeLogbooks from './migrations/0009-free-logbooks';
 import * as variations from './migrations/0010-variations';
 import * as materials from './migrations/0011-materials';
+import * as comparisons from './migrations/0012-comparisons';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -25,6 +26,7 @@ const migrations = {
   '0009-free-logbooks': freeLogbooks,
   '0010-variations': variations,
   '0011-materials': materials,
+  '0012-comparisons': comparisons,
 } as const;
 
 /** The names of all migrations, in order. */

@@ -100,6 +100,9 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
             <Link to="investigations" className="underline underline-offset-4">
               Investigations
             </Link>
+            <Link to="compare" className="underline underline-offset-4">
+              Compare
+            </Link>
             <Link to="roster" className="underline underline-offset-4">
               Roster and slips
             </Link>

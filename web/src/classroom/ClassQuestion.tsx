@@ -7,13 +7,14 @@ import {
   type NewStationQuestion,
 } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Suspense, useState } from 'react';
+import { Suspense } from 'react';
 import { useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { apparatuses } from '../bench/apparatus/apparatuses';
 import { useBench } from '../bench/useBench';
 import { RealStation } from '../bench/RealStation';
 import { Button } from '../ui/Button';
+import { useProjector } from '../ui/useProjector';
 import { Loading, Trouble } from '../ui/Notice';
 import { NewQuestionForm } from './NewQuestionForm';
 import { QuestionPanel } from './QuestionPanel';
@@ -44,7 +45,7 @@ function OpenShow({
   readonly instruments: readonly BenchInstrument[];
 }) {
   const queries = useQueryClient();
-  const [projector, setProjector] = useState(false);
+  const [projector, project] = useProjector();
   const keep = (answer: StaffQuestionAnswer) => queries.setQueryData(['classShow', classId], answer);
   const put = useMutation({
     mutationFn: (body: Omit<NewClassQuestion, 'id'>) =>
@@ -60,11 +61,6 @@ function OpenShow({
     mutationFn: () => call(endpoints.endQuestion, { params: { classId } }),
     onSuccess: () => keep({ question: null }),
   });
-  const project = () => {
-    setProjector(!projector);
-    if (projector) void document.exitFullscreen?.().catch(() => undefined);
-    else void document.documentElement.requestFullscreen?.().catch(() => undefined);
-  };
   return (
     <main
       id="main"

@@ -1,5 +1,6 @@
 import {
   toldOf,
+  toldWords,
   verdictsOf,
   verdictWords,
   type Compared,
@@ -29,14 +30,6 @@ export function Carried({
   const nameOf = (key: string) => groups.find((group) => group.key === key)?.name ?? key;
   const every = verdictsOf(all);
   const told = toldOf(all);
-  const line = (verdict: ComparisonVerdict) => (
-    <li
-      key={`${verdict.claim} ${verdict.of.join()}`}
-      className={verdict.carried ? 'border-l-4 border-beam pl-2' : 'border-l-4 border-rule pl-2 text-soft'}
-    >
-      {verdictWords(verdict, nameOf, unit)}
-    </li>
-  );
   return (
     <section aria-label="What they can carry">
       <h2 className="mb-1">What they can carry</h2>
@@ -44,7 +37,18 @@ export function Carried({
         Your class judges a claim {rules[conventions.howCompare]}. Here: tests, all claims of a kind together
         wrong in 1 of 20 classes at most.
       </p>
-      <ul className="mt-1 flex flex-col gap-1">{told.slice(0, 12).map(line)}</ul>
+      <ul className="mt-1 flex flex-col gap-1">
+        {toldWords(told, nameOf, unit)
+          .slice(0, 12)
+          .map(({ carried, words }) => (
+            <li
+              key={words}
+              className={carried ? 'border-l-4 border-beam pl-2' : 'border-l-4 border-rule pl-2 text-soft'}
+            >
+              {words}
+            </li>
+          ))}
+      </ul>
       {told.length === 0 && <p>There is one group, or one trial in each: nothing can be tested yet.</p>}
       {every.length > 0 && <EveryClaim verdicts={every} nameOf={nameOf} unit={unit} />}
     </section>

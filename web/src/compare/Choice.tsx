@@ -28,6 +28,8 @@ export function useChoice(plans: readonly MeanPlan[], tables: Investigation['tab
     setSearch(
       (before) => {
         before.set(name, value);
+        // Other groups have other names.
+        before.delete('only');
         return before;
       },
       { replace: true },

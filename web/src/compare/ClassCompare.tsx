@@ -1,21 +1,22 @@
 import { endpoints, type PoolAnswer } from '@green-beam/contract';
 import {
+  alikePairs,
   comparable,
   comparisonOf,
   outcomeOf,
   cellsIn,
-  withoutLeftOut,
   withPieces,
+  type AlikePair,
   type PooledBook,
 } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { call } from '../api';
-import { Loading, Page, Trouble } from '../ui/Notice';
+import { Loading, Trouble } from '../ui/Notice';
 import { Choice, useChoice } from './Choice';
-import { Comparing } from './Comparing';
-import { LeaveOut, useLeftOut } from './LeaveOut';
+import { named } from './named';
+import { Whole } from './Whole';
 
 /** How often a class's logbooks are asked for while somebody looks. */
 const everyMs = 4000;
@@ -64,38 +65,65 @@ function Pooled({
   );
   const key = choice.plan?.key ?? '';
   const comparison = useMemo(
-    () => comparisonOf(books, key, choice.by, choice.row),
+    () => named(comparisonOf(books, key, choice.by, choice.row), choice.by),
     [books, key, choice.by, choice.row],
   );
-  const { leftOut, set } = useLeftOut(`${investigationId}/${key}`);
-  const own = useMemo(() => withoutLeftOut(comparison, leftOut), [comparison, leftOut]);
+  const alike = useMemo(() => alikePairs(books), [books]);
   return (
-    <Page title={`Compare: ${investigation.title}`} aside={`${answer.class.name} · ${books.length} logbooks`}>
-      <p className="no-print mb-4 flex flex-wrap gap-x-6">
-        <Link to={`/class/${answer.class.id}/investigations`} className="underline underline-offset-4">
-          Back to the investigations
-        </Link>
-        <Link to="/compare/try" className="underline underline-offset-4">
-          Try it with pretended vessels
-        </Link>
-        <button type="button" className="underline underline-offset-4" onClick={() => print()}>
-          Print this page
-        </button>
-      </p>
-      {plans.length === 0 ? (
-        <p>Nothing here is a mean of trials: there is nothing to compare.</p>
-      ) : (
-        <>
+    <Whole
+      title={`Compare: ${investigation.title}`}
+      aside={`${answer.class.name} · ${books.length} logbooks`}
+      back={{ to: `/class/${answer.class.id}/compare`, name: 'Back to Compare' }}
+      name={choice.plan?.name ?? ''}
+      place={`${investigationId}/${key}`}
+      comparison={comparison}
+      conventions={conventions}
+      causes={investigation.causes}
+      classId={answer.class.id}
+      choice={
+        plans.length > 0 ? (
           <Choice choice={choice} plans={plans} />
-          <Comparing
-            name={choice.plan?.name ?? ''}
-            comparison={own}
-            conventions={conventions}
-            causes={investigation.causes}
-          />
-          <LeaveOut comparison={comparison} leftOut={leftOut} set={set} />
-        </>
-      )}
-    </Page>
+        ) : (
+          <p>Nothing here is a mean of trials: there is nothing to compare.</p>
+        )
+      }
+    >
+      <Alike pairs={alike} />
+    </Whole>
   );
 }
+
+/** Logbooks that agree where noise should make them differ. */
+function Alike({ pairs }: { readonly pairs: readonly AlikePair[] }) {
+  if (pairs.length === 0) return null;
+  return (
+    <section aria-label="Logbooks that agree" className="mt-6">
+      <h2 className="mb-1">Worth a look: logbooks that agree</h2>
+      <p className="max-w-[70ch] text-sm text-soft">
+        You alone see this. It proves nothing: who shares an object, a balance or a friend may well read the
+        same. Ask how they worked.
+      </p>
+      <ul>
+        {pairs.map(({ books: [a, b], cells, same, chance }) => (
+          <li key={`${a.id} ${b.id}`} className="my-1 border-l-4 border-brass-line pl-3">
+            <Link to={`/logbook/${a.id}`} className="underline underline-offset-4">
+              {a.bench}
+            </Link>{' '}
+            and{' '}
+            <Link to={`/logbook/${b.id}`} className="underline underline-offset-4">
+              {b.bench}
+            </Link>
+            : {same} of {cells} readings are the same to the last digit. With their own scatter chance does
+            that in fewer than 1 of {oneIn(chance)} classes.
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** `0.00003` → `30 000`. */
+const oneIn = (chance: number): string =>
+  Number((1 / Math.max(chance, 1e-9)).toPrecision(1))
+    .toLocaleString('en')
+    .replaceAll(',', '\u202f');

@@ -18,6 +18,7 @@ export function Comparing({
   conventions,
   causes = [],
   covered = null,
+  enlarged = false,
 }: {
   readonly name: string;
   readonly comparison: Comparison;
@@ -26,6 +27,8 @@ export function Comparing({
   readonly causes?: readonly string[];
   /** What stands in place of the sentences while a claim is still to be written. */
   readonly covered?: ReactNode;
+  /** For the last row of a class. */
+  readonly enlarged?: boolean;
 }) {
   const all = useMemo(() => compared(comparison), [comparison]);
   const [mode, setMode, turned] = useTurning<CompareMode>('dots', 'rings');
@@ -41,7 +44,11 @@ export function Comparing({
   return (
     <div className="flex flex-col gap-7">
       <section aria-label="Every trial" ref={place}>
-        <div className="no-print mb-1 flex flex-wrap items-center gap-2" role="group" aria-label="Drawn as">
+        <div
+          className="no-print on-projector mb-1 flex flex-wrap items-center gap-2"
+          role="group"
+          aria-label="Drawn as"
+        >
           {(['dots', 'rings'] as const).map((own) => (
             <button
               key={own}
@@ -56,7 +63,14 @@ export function Comparing({
           <span className="text-sm text-soft">The same trials, turned.</span>
         </div>
         <SavedPlot name={`${name} ${mode}`} wide>
-          <ComparePlot groups={drawn} unit={unit} mode={mode} width={width} turned={turned} />
+          <ComparePlot
+            groups={drawn}
+            unit={unit}
+            mode={mode}
+            width={enlarged ? Math.round(width / larger) : width}
+            turned={turned}
+            enlarged={enlarged}
+          />
         </SavedPlot>
       </section>
       <GroupNumbers shown={all.shown} unit={unit} conventions={conventions} />
@@ -73,8 +87,8 @@ export function Comparing({
           <Carried all={all} comparison={comparison} conventions={conventions} />
         </div>
       )}
-      {covered === null && <Wanted shown={all.shown} unit={unit} />}
-      <LikelyCauses codes={causes} />
+      {covered === null && !enlarged && <Wanted shown={all.shown} unit={unit} />}
+      {!enlarged && <LikelyCauses codes={causes} />}
       {groups.length > all.shown.length && (
         <p className="text-soft">
           Nothing counts of{' '}
@@ -112,5 +126,7 @@ function drawnGroups({ groups }: Comparison, { shown }: Compared): DrawnGroup[] 
   });
 }
 
+/** How much larger a plot is on the projector. */
+const larger = 1.6;
 /** Dots of a group that are drawn; all of them count. */
 const mostDots = 200;

@@ -2,7 +2,7 @@ import { claimIn, comparable, compared, questionsOfClaims } from '@green-beam/co
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useOpenBook } from '../logbook/book';
-import { canBeAsked, Claims, useOwnComparison } from './Claims';
+import { canBeAsked, Claims, useOwnComparison } from '../logbook/Claims';
 import { Choice, useChoice } from './Choice';
 import { Comparing } from './Comparing';
 

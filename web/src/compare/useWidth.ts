@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 
-const [least, most] = [340, 1100] as const;
+const [least, most] = [340, 1900] as const;
 
 /** How wide a place is, so that a drawing can keep its words readable. */
 export function useWidth(): readonly [

@@ -1,6 +1,6 @@
 import { comparable, floatAnswers, subjectKey, type AskedQuestion, type Subject } from '@green-beam/core';
 import { useId, useState, type FormEvent } from 'react';
-import { ClaimAsked } from '../compare/Claims';
+import { ClaimAsked } from './Claims';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';

@@ -36,6 +36,11 @@ export function Stockroom() {
         <Link to="/stock/new" className={link}>
           Add a piece
         </Link>
+        {pieces.some(({ checks }) => checks.length > 0) && (
+          <Link to="/stock/compare" className={link}>
+            Compare by their checks
+          </Link>
+        )}
         <Link to="/stock/labels" className={link}>
           Labels to print
         </Link>

@@ -71,6 +71,14 @@ export interface BenchGroupMemberRow extends Row {
   personId: string;
 }
 
+/** A comparison that the staff of a class keep under a name. */
+export interface ComparisonRow extends Row {
+  id: string;
+  classId: string;
+  name: string;
+  address: string;
+}
+
 const { BOOLEAN, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 
 /** Who there is, and which class and bench they belong to. */
@@ -115,6 +123,12 @@ export const peopleTables = (table: Define) => ({
     id: id(),
     classId: needed(UUID),
     name: needed(TEXT),
+  }),
+  comparisons: table<ComparisonRow>('comparisons', {
+    id: id(),
+    classId: needed(UUID),
+    name: needed(TEXT),
+    address: needed(TEXT),
   }),
   benchGroupMembers: table<BenchGroupMemberRow>('bench_group_members', { groupId: key(), personId: key() }),
 });

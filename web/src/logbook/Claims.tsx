@@ -14,7 +14,7 @@ import {
   type MeanPlan,
 } from '@green-beam/core';
 import { useMemo, type FormEvent } from 'react';
-import type { Book } from '../logbook/book';
+import type { Book } from './book';
 import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { Button } from '../ui/Button';

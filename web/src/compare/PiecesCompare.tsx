@@ -1,0 +1,45 @@
+import { checksCompared, instruments } from '@green-beam/core';
+import { useSearchParams } from 'react-router';
+import { useConventions } from '../answers/conventions';
+import { useStock } from '../stock/useStock';
+import { ChoiceField } from '../ui/fields';
+import { Loading, Trouble } from '../ui/Notice';
+import { Whole } from './Whole';
+
+/** Pieces of the stockroom, by what their checks found: how far each is off, and by how much that scatters. */
+export function PiecesCompare() {
+  const [search, setSearch] = useSearchParams();
+  const stock = useStock();
+  const rules = useConventions();
+  const checked = (stock.data?.pieces ?? []).filter(({ checks }) => checks.length > 0);
+  const kinds = instruments.filter(({ kind }) => checked.some((own) => own.kind === kind));
+  const kind = kinds.find((own) => own.kind === search.get('kind')) ?? kinds[0];
+  const comparison = checksCompared(checked.filter((own) => own.kind === kind?.kind));
+  const error = stock.error ?? rules.error;
+  if (stock.data === undefined || rules.data === undefined)
+    return error ? <Trouble error={error} /> : <Loading what="the checks" />;
+  return (
+    <Whole
+      title={kind ? `Compare: ${kind.name}` : 'Compare: pieces'}
+      aside="what each showed, less what was known"
+      back={{ to: '/stock', name: 'Back to the stockroom' }}
+      name={kind?.name ?? 'Pieces'}
+      place={`stock/${kind?.kind ?? ''}`}
+      comparison={comparison}
+      conventions={rules.data.conventions}
+      choice={
+        kinds.length > 1 && (
+          <div className="no-print mb-5">
+            <ChoiceField
+              label="Kind"
+              value={kind?.kind ?? ''}
+              choices={kinds.map((own) => [own.kind, own.name] as const)}
+              onChange={(value) => setSearch({ kind: value }, { replace: true })}
+              className="w-64"
+            />
+          </div>
+        )
+      }
+    />
+  );
+}

@@ -1,0 +1,123 @@
+import type { ReadingsAnswer } from '@green-beam/contract';
+import { presetNamed } from '@green-beam/core';
+import { screen, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { open as openPage, serve, teacher, tern } from '../../test/page';
+import { ReadingsCompare } from './ReadingsCompare';
+import { CompareIndex } from './CompareIndex';
+
+const reading = (who: string, value: number, truth: number, at: string) => ({
+  id: `${who} ${at}`,
+  who,
+  bench: who.startsWith('A') ? 'Bench 1' : 'Bench 2',
+  at,
+  make: 'cylinder 50 mL',
+  value,
+  truth,
+  division: 1,
+  step: 0.1,
+});
+/** Sixty of Ada’s end in 0 or 5; Bo reads what is there, but for one line of ten. */
+const readings = Array.from({ length: 60 }, (_, at) => {
+  const truth = 10 + at / 10;
+  const time = `2026-11-${at < 30 ? '03' : '04'}T09:${String(at % 60).padStart(2, '0')}:00`;
+  return [
+    reading('Ada Lind', Math.round(truth * 2) / 2, truth, time),
+    reading('Bo Quill', at === 0 ? truth + 10 : truth, truth, time),
+  ];
+}).flat();
+const answer: ReadingsAnswer = {
+  class: tern,
+  conventions: presetNamed('Chemistry bench'),
+  kinds: [{ kind: 'graduated-cylinder', name: 'graduated cylinder', readings: readings.length }],
+  questions: [],
+  readings,
+  unit: 'mL',
+};
+
+function open(address: string, answers = {}) {
+  const server = serve({
+    'GET /api/classes/*/readings': answer,
+    'GET /api/classes/*/comparisons': { comparisons: [] },
+    'POST /api/classes/*/comparisons': ({ body }: { body: object }) => ({ comparisons: [body] }),
+    ...answers,
+  });
+  const shown = openPage(
+    [
+      { path: '/class/:classId/compare/readings', Component: ReadingsCompare },
+      { path: '/class/:classId/compare', Component: CompareIndex },
+    ],
+    address,
+    teacher,
+  );
+  return { ...server, ...shown };
+}
+const rows = async () =>
+  within(await screen.findByRole('region', { name: 'Numbers of each group' }))
+    .getAllByRole('row')
+    .slice(1)
+    .map((row) => row.textContent);
+
+describe('how a class reads', () => {
+  it('is compared by reader without what is a misreading, until it is counted', async () => {
+    const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder');
+    expect((await rows())[1]).toMatch(/^Bo Quill59/);
+    await user.click(screen.getByLabelText(/^Count the one more than 5 divisions off/));
+    expect((await rows())[1]).toMatch(/^Bo Quill60/);
+  });
+
+  it('tells whose last digits are not those of the scale, and of nobody else', async () => {
+    open('/class/tern/compare/readings?kind=graduated-cylinder');
+    const digits = await screen.findByRole('region', { name: 'Last digits' });
+    expect(digits).toHaveTextContent('Ada Lind writes 0 and 5 more often than the scale has them');
+    expect(digits).not.toHaveTextContent('Bo Quill');
+  });
+
+  it('is compared by days, of chosen groups alone, and kept with them', async () => {
+    const { user, sent } = open('/class/tern/compare/readings?kind=graduated-cylinder');
+    await user.selectOptions(await screen.findByLabelText('Between'), 'days');
+    expect((await rows())[0]).toMatch(/^3 November 2026|^November 3, 2026/);
+    await user.selectOptions(screen.getByLabelText('Between'), 'readers');
+    await user.click(screen.getByRole('button', { name: /^Keep this comparison/ }));
+    await user.clear(screen.getByLabelText('Name'));
+    await user.type(screen.getByLabelText('Name'), 'Our cylinders');
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(await screen.findByText(/^Kept; it stands under/)).toBeVisible();
+    expect(sent('POST /api/classes/*/comparisons')[0]?.body).toMatchObject({
+      name: 'Our cylinders',
+      address: '/class/tern/compare/readings?kind=graduated-cylinder&by=reader',
+    });
+  });
+
+  it('is laid over everything for the projector', async () => {
+    const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder');
+    await user.click(await screen.findByRole('button', { name: 'Projector' }));
+    expect(screen.getByRole('main')).toHaveClass('projector');
+    expect(screen.queryByRole('region', { name: 'Last digits' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Leave the projector' }));
+    expect(screen.getByRole('main')).not.toHaveClass('projector');
+  });
+});
+
+describe('the room', () => {
+  it('shows from where groups can come, and what is kept', async () => {
+    const kept = {
+      id: 'k',
+      name: 'Our cylinders',
+      address: '/class/tern/compare/readings?kind=graduated-cylinder',
+    };
+    const { user, sent } = open('/class/tern/compare', {
+      'GET /api/classes/*/comparisons': { comparisons: [kept] },
+      'GET /api/classes/*/investigations': { investigations: [] },
+      'DELETE /api/classes/*/comparisons/*': { comparisons: [] },
+    });
+    expect(await screen.findByRole('link', { name: 'graduated cylinder' })).toHaveAttribute(
+      'href',
+      '/class/tern/compare/readings?kind=graduated-cylinder',
+    );
+    expect(await screen.findByRole('link', { name: 'Our cylinders' })).toHaveAttribute('href', kept.address);
+    await user.click(screen.getByRole('button', { name: 'Take it out Our cylinders' }));
+    expect(await screen.findByText(/can be kept under a name/)).toBeVisible();
+    expect(sent('DELETE /api/classes/*/comparisons/*')).toHaveLength(1);
+  });
+});
