@@ -1,6 +1,5 @@
 import { ComparePlot, type CompareMode, type DrawnGroup } from '@green-beam/drawing';
 import { useState } from 'react';
-import { useTurning } from '../../web/src/compare/useTurning';
 import { createRoot } from 'react-dom/client';
 
 /** Forty groups of twenty-five, always the same ones. */
@@ -18,7 +17,7 @@ const groups: readonly DrawnGroup[] = Array.from({ length: 40 }, (_, at) => {
 
 /** A comparison that is turned and sorted anew. */
 function Turned() {
-  const [mode, setMode, turned] = useTurning<CompareMode>('dots', 'rings');
+  const [mode, setMode] = useState<CompareMode>('dots');
   const [back, setBack] = useState(false);
   return (
     <>
@@ -28,8 +27,8 @@ function Turned() {
       <button type="button" onClick={() => setBack((now) => !now)}>
         Sort
       </button>
-      <output>{`${mode} ${turned}, ${back ? 'sorted back' : 'in order'}`}</output>
-      <ComparePlot groups={back ? [...groups].reverse() : groups} unit="mL" mode={mode} turned={turned} />
+      <output>{`${mode}, ${back ? 'sorted back' : 'in order'}`}</output>
+      <ComparePlot groups={back ? [...groups].reverse() : groups} unit="mL" mode={mode} />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { renderToStaticMarkup as draw } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { ComparePlot, type CompareMode, type DrawnGroup } from '..';
+import { pointsBetween } from './comparePlot';
 
 const group = (name: string, values: readonly number[], rest: Partial<DrawnGroup> = {}): DrawnGroup => ({
   key: name,
@@ -15,17 +16,23 @@ const group = (name: string, values: readonly number[], rest: Partial<DrawnGroup
 });
 const plot = (groups: readonly DrawnGroup[], mode: CompareMode = 'dots', width = 900) =>
   draw(<ComparePlot groups={groups} unit="mL" mode={mode} width={width} />);
-/** Where the dots stand, in order: each a circle of its path, begun at its left. */
+/** Where the dots stand, group by group in the order of their names: each a circle of its path, begun at its left. */
 const places = (markup: string) =>
-  [...markup.matchAll(/M([-\d.]+) ([-\d.]+)a(\d+) /g)].map(([, x, y, radius]) => ({
-    x: Number(x) + Number(radius),
-    y: Number(y),
-  }));
+  [
+    ...markup.matchAll(
+      /translate\(([-\d.]+) ([-\d.]+)\)"[^>]*><g><path d="([^"]*)" fill="[^"]*" stroke="#fff"/g,
+    ),
+  ].flatMap(([, left, above, path = '']) =>
+    [...path.matchAll(/M([-\d.]+) ([-\d.]+)a(\d+) /g)].map(([, x, y, radius]) => ({
+      x: Number(left) + Number(x) + Number(radius),
+      y: Number(above) + Number(y),
+    })),
+  );
 const axis = (markup: string) =>
   [...markup.matchAll(/text-anchor="middle" font-size="13"[^>]*>([^<]*)</g)].map(([, text]) => text);
 
 describe('groups on one scale', () => {
-  const two = [group('Burette', [19.9, 20, 20.1]), group('Beaker', [19, 20.5])];
+  const two = [group('A burette', [19.9, 20, 20.1]), group('Beaker', [19, 20.5])];
 
   it('stand by their values, the same value in all groups at one place', () => {
     const [a, b, c, d, e] = places(plot(two));
@@ -58,14 +65,22 @@ describe('groups on one scale', () => {
   });
 
   it('go from there to their rings by the straight way', () => {
-    const at = (turned: number, mode: CompareMode) =>
-      places(draw(<ComparePlot groups={two} unit="mL" mode={mode} turned={turned} />));
-    const [from, half, to] = [at(0, 'dots'), at(0.5, 'rings'), at(1, 'rings')];
-    expect(half).toHaveLength(5);
-    for (const [nth, { x, y }] of half.entries()) {
-      expect(x).toBeCloseTo((from[nth]!.x + to[nth]!.x) / 2, 1);
-      expect(y).toBeCloseTo((from[nth]!.y + to[nth]!.y) / 2, 1);
-    }
+    const half = pointsBetween(
+      [[{ x: 10, y: 20 }], [{ x: 0, y: 0 }]],
+      [[{ x: 30, y: 10 }], [{ x: 1, y: 3 }]],
+      0.5,
+    );
+    // In tenths of a pixel, a dot each.
+    expect(half).toBe('M200 150h0M5 15h0');
+  });
+
+  it('draw a group the same wherever its row is', () => {
+    const rows = (groups: readonly DrawnGroup[]) =>
+      plot(groups)
+        .replace(/translate\([^)]*\)/g, '')
+        .replace(/aria-label="[^"]*"/, '');
+    const many = Array.from({ length: 8 }, (_, at) => group(`g${at}`, [19 + at / 10, 20]));
+    expect(rows([...many].reverse())).toBe(rows(many));
   });
 });
 

@@ -1,20 +1,29 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useRef } from 'react';
 import { figureFont, ink } from '../ink';
 import { DotsGround, dotsLayout } from './dots';
-import { short, type DrawnGroup, type Ground, type Layout, type Place } from './drawnGroup';
+import {
+  inFixedOrder,
+  shiftTo,
+  short,
+  type DrawnGroup,
+  type Ground,
+  type Layout,
+  type Place,
+} from './drawnGroup';
 import { RingsGround, ringsLayout } from './rings';
+import { useTurn } from './useTurn';
 
 export type CompareMode = 'dots' | 'rings';
 
 /**
- * Groups on one common scale: each trial a dot. The same dots, turned, stand in rings by their signed error along one diameter.
+ * Groups on one common scale: each trial a dot. The same dots, turned, stand in rings by their signed error along one diameter. While
+ * they turn they are one line of round points: a thousand of them go as easily as one.
  */
 export function ComparePlot({
   groups,
   unit,
   mode,
   width = 900,
-  turned = mode === 'rings' ? 1 : 0,
   enlarged = false,
 }: {
   readonly groups: readonly DrawnGroup[];
@@ -22,61 +31,93 @@ export function ComparePlot({
   readonly mode: CompareMode;
   /** In pixels, so that words stay as large as they are. */
   readonly width?: number;
-  /** How far the dots have gone from their scale (0) to their rings (1). */
-  readonly turned?: number;
   /** As wide as there is room, with everything on it. */
   readonly enlarged?: boolean;
 }) {
   const [dots, rings] = useMemo(
-    () => [placed(groups, dotsLayout(groups, width)), placed(groups, ringsLayout(groups, width))],
+    () => [dotsLayout(groups, width), ringsLayout(groups, width)] as const,
     [groups, width],
   );
-  const { height } = mode === 'dots' ? dots : rings;
   const radius = groups.length > 12 ? 4 : 6;
-  const numbered = turned === 0 && groups.length <= 6;
+  const moving = useRef<SVGPathElement>(null);
+  const onTheirWay = useMemo(() => wayBetween(groups, dots, rings), [groups, dots, rings]);
+  const { turning, rest } = useTurn(mode === 'rings' ? 1 : 0, (share) =>
+    moving.current?.setAttribute('d', onTheirWay(share)),
+  );
+  const layout = rest === 1 ? rings : dots;
   return (
     <svg
-      viewBox={`0 0 ${width} ${height}`}
+      viewBox={`0 0 ${width} ${(mode === 'dots' ? dots : rings).height}`}
       width="100%"
       role="img"
       aria-label={inWords(groups, unit, mode)}
+      data-turning={turning || undefined}
       style={enlarged ? undefined : { maxWidth: width }}
     >
       <GroundOf {...{ groups, unit, width, mode }} />
-      {groups.map((group, row) => {
-        const [from = [], to = []] = [dots.places[row], rings.places[row]];
-        return (
-          // All dots of a group are one path: a thousand of them turn as fast as one.
-          <g key={group.key}>
-            <path
-              d={marksOf(group, from, to, turned, false, roundOf(radius))}
-              fill={ink.water}
-              stroke="#fff"
-            />
-            <path d={marksOf(group, from, to, turned, true, cross)} stroke={ink.ink} strokeWidth={2} />
-            {numbered &&
-              group.values.length <= 6 &&
-              group.values.map(
-                ({ trial }, nth) =>
-                  trial !== null && (
-                    <text
-                      key={trial}
-                      x={(from[nth]?.x ?? 0) + radius + 3}
-                      y={(from[nth]?.y ?? 0) + 4}
-                      fontSize={12}
-                      fontFamily={figureFont}
-                      fill={ink.ink}
-                    >
-                      {trial}
-                    </text>
-                  ),
-              )}
+      {turning ? (
+        <g transform={`scale(${1 / fine})`}>
+          <path
+            ref={moving}
+            d={onTheirWay(rest)}
+            stroke={ink.water}
+            strokeWidth={2 * radius * fine}
+            strokeLinecap="round"
+            fill="none"
+          />
+        </g>
+      ) : (
+        inFixedOrder(groups).map(({ group, row }) => (
+          <g key={group.key} transform={shiftTo(layout.from(row))}>
+            <Dots group={group} layout={layout} radius={radius} numbered={rest === 0 && groups.length <= 6} />
           </g>
-        );
-      })}
+        ))
+      )}
     </svg>
   );
 }
+
+interface DotsProps {
+  readonly group: DrawnGroup;
+  readonly layout: Layout;
+  readonly radius: number;
+  readonly numbered: boolean;
+}
+
+/** The trials of a group where they rest: all dots one path, and what is left out crossed. */
+const Dots = memo(
+  function Dots({ group, layout, radius, numbered }: DotsProps) {
+    const places = group.values.map(({ value }, nth) => layout.at(group, value, nth));
+    return (
+      <g>
+        <path d={marksOf(group, places, false, roundOf(radius))} fill={ink.water} stroke="#fff" />
+        <path d={marksOf(group, places, true, cross)} stroke={ink.ink} strokeWidth={2} />
+        {numbered &&
+          group.values.length <= 6 &&
+          group.values.map(
+            ({ trial }, nth) =>
+              trial !== null && (
+                <text
+                  key={trial}
+                  x={(places[nth]?.x ?? 0) + radius + 3}
+                  y={(places[nth]?.y ?? 0) + 4}
+                  fontSize={12}
+                  fontFamily={figureFont}
+                  fill={ink.ink}
+                >
+                  {trial}
+                </text>
+              ),
+          )}
+      </g>
+    );
+  },
+  (before, now) =>
+    before.group === now.group &&
+    before.layout.name === now.layout.name &&
+    before.radius === now.radius &&
+    before.numbered === now.numbered,
+);
 
 /** What the dots stand on; it stays while they go. */
 const GroundOf = memo(({ mode, ...ground }: Ground & { readonly mode: CompareMode }) =>
@@ -84,19 +125,48 @@ const GroundOf = memo(({ mode, ...ground }: Ground & { readonly mode: CompareMod
 );
 GroundOf.displayName = 'GroundOf';
 
-interface Placed {
-  readonly height: number;
-  /** Of each group, where its trials stand. */
-  readonly places: readonly (readonly Place[])[];
-}
+type Places = readonly (readonly Place[])[];
 
-const placed = (groups: readonly DrawnGroup[], layout: Layout): Placed => ({
-  height: layout.height,
-  places: groups.map((group, row) => group.values.map(({ value }, nth) => layout.at(group, row, value, nth))),
-});
+/** Of each group, where its trials stand in the whole drawing. */
+const placesIn = (groups: readonly DrawnGroup[], layout: Layout): Places =>
+  groups.map((group, row) => {
+    const { x, y } = layout.from(row);
+    return group.values.map(({ value }, nth) => {
+      const own = layout.at(group, value, nth);
+      return { x: x + own.x, y: y + own.y };
+    });
+  });
 
 /** To a hundredth of a pixel, which is cheaper than in writing. */
 const hundredth = (size: number): number => Math.round(size * 100) / 100;
+
+/** Parts of a pixel in which points on their way are counted: whole numbers are written fastest. */
+const fine = 10;
+
+/** What the path of all trials is at each share of their way; where they begin and end is worked out when it is first asked for. */
+function wayBetween(groups: readonly DrawnGroup[], first: Layout, last: Layout): (share: number) => string {
+  let ends: { readonly from: Places; readonly to: Places } | null = null;
+  return (share) => {
+    ends ??= { from: placesIn(groups, first), to: placesIn(groups, last) };
+    return pointsBetween(ends.from, ends.to, share);
+  };
+}
+
+/** Every trial on its way from one place to the other: a line of no length each, which a round pen makes a dot. */
+export function pointsBetween(from: Places, to: Places, share: number): string {
+  const parts: string[] = [];
+  for (let row = 0; row < from.length; row += 1) {
+    const [begins = [], ends = []] = [from[row], to[row]];
+    for (let nth = 0; nth < begins.length; nth += 1) {
+      const [start, end] = [begins[nth], ends[nth]];
+      if (!start || !end) continue;
+      const x = Math.round(fine * (start.x + (end.x - start.x) * share));
+      const y = Math.round(fine * (start.y + (end.y - start.y) * share));
+      parts.push(`M${x} ${y}h0`);
+    }
+  }
+  return parts.join('');
+}
 
 /** A mark about the place where it stands: how far to the left and above it begins, and its outline from there. */
 interface Mark {
@@ -112,22 +182,18 @@ const roundOf = (radius: number): Mark => ({
 });
 const cross: Mark = { left: 5, above: 5, outline: 'l10 10m-10 0l10 -10' };
 
-/** The marks of a group on their way from one place to the other: those that count, or those that are left out. */
+/** The marks of a group: those that count, or those that are left out. */
 function marksOf(
   { values }: DrawnGroup,
-  from: readonly Place[],
-  to: readonly Place[],
-  share: number,
+  places: readonly Place[],
   excluded: boolean,
   { left, above, outline }: Mark,
 ): string {
   let path = '';
   for (const [nth, value] of values.entries()) {
-    const [start, end] = [from[nth], to[nth]];
-    if (value.excluded !== excluded || !start || !end) continue;
-    const x = hundredth(start.x + (end.x - start.x) * share - left);
-    const y = hundredth(start.y + (end.y - start.y) * share - above);
-    path += `M${x} ${y}${outline}`;
+    const place = places[nth];
+    if (value.excluded !== excluded || !place) continue;
+    path += `M${hundredth(place.x - left)} ${hundredth(place.y - above)}${outline}`;
   }
   return path;
 }

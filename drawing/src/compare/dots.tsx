@@ -1,7 +1,17 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
+import { memo } from 'react';
 import { AxisBelow } from '../axis';
 import { ink, textFont } from '../ink';
-import { shortened, top, type DrawnGroup, type Ground, type Layout } from './drawnGroup';
+import {
+  inFixedOrder,
+  extentOf,
+  shiftTo,
+  shortened,
+  top,
+  type DrawnGroup,
+  type Ground,
+  type Layout,
+} from './drawnGroup';
 import { Legend } from './legend';
 
 /** Rows so high have room for a legend. */
@@ -12,18 +22,27 @@ const labelsOf = (width: number): number => (narrow(width) ? 16 : labels);
 const rowOf = (groups: readonly DrawnGroup[], width: number): number =>
   (groups.length > 12 ? 26 : groups.length > 6 ? 48 : roomy) + (narrow(width) ? 20 : 0);
 
-function scaleOf(groups: readonly DrawnGroup[], width: number): ScaleLinear<number, number> {
-  const ends = groups.flatMap(({ values, reference, mean, interval }) => [
-    ...values.map(({ value }) => value),
-    ...(reference === null ? [] : [reference]),
-    ...(interval !== null && Number.isFinite(interval) && groups.length <= 12
-      ? limited(values, mean, interval)
-      : []),
-  ]);
+/** The ends of the common scale. */
+function endsOf(groups: readonly DrawnGroup[]): readonly [least: number, most: number] {
+  const ends = groups.flatMap((group) => {
+    const { values, reference, mean, interval } = group;
+    const { least, most } = extentOf(group);
+    return [
+      least,
+      most,
+      ...(reference === null ? [] : [reference]),
+      ...(interval !== null && Number.isFinite(interval) && groups.length <= 12
+        ? limited(values, mean, interval)
+        : []),
+    ];
+  });
   const [least, most] = [Math.min(...ends), Math.max(...ends)];
   const margin = 0.06 * (most - least || Math.abs(most) || 1);
-  return scaleLinear([least - margin, most + margin], [labelsOf(width), width - right]);
+  return [least - margin, most + margin];
 }
+
+const scaleOf = (ends: readonly [number, number], width: number): ScaleLinear<number, number> =>
+  scaleLinear(ends, [labelsOf(width), width - right]);
 
 /** An interval of two trials may be a hundred times as wide as they lie apart: it is drawn as far as twice that. */
 function limited(values: DrawnGroup['values'], mean: number, interval: number): number[] {
@@ -34,31 +53,33 @@ function limited(values: DrawnGroup['values'], mean: number, interval: number): 
 
 /** Along the common scale, from above in the order in which they were made. */
 export function dotsLayout(groups: readonly DrawnGroup[], width: number): Layout {
-  const x = scaleOf(groups, width);
+  const ends = endsOf(groups);
+  const x = scaleOf(ends, width);
   const height = rowOf(groups, width);
   const room = height * 0.5;
   return {
+    name: `dots ${ends.join()} ${height} ${width}`,
     height: top + groups.length * height + foot,
-    at: ({ values }, row, value, nth) => ({
+    from: (row) => ({ x: 0, y: top + row * height }),
+    at: ({ values }, value, nth) => ({
       x: x(value),
-      y:
-        top +
-        row * height +
-        height * 0.24 +
-        (values.length < 2 ? room / 2 : (room * nth) / (values.length - 1)),
+      y: height * 0.24 + (values.length < 2 ? room / 2 : (room * nth) / (values.length - 1)),
     }),
   };
 }
 
 /** The common scale with what each group should be, its tolerance, its mean and its interval. */
 export function DotsGround({ groups, unit, width }: Ground) {
-  const x = scaleOf(groups, width);
+  const [least, most] = endsOf(groups);
+  const x = scaleOf([least, most], width);
   const height = rowOf(groups, width);
   const bottom = top + groups.length * height;
   return (
     <g>
-      {groups.map((group, row) => (
-        <Row key={group.key} group={group} x={x} y={top + row * height} height={height} width={width} />
+      {inFixedOrder(groups).map(({ group, row }) => (
+        <g key={group.key} transform={shiftTo({ x: 0, y: top + row * height })}>
+          <Row group={group} least={least} most={most} height={height} width={width} />
+        </g>
       ))}
       {height >= roomy && <Legend groups={groups} x={x} height={height} />}
       <AxisBelow x={x} y={bottom} count={narrow(width) ? 4 : 8} />
@@ -76,21 +97,23 @@ export function DotsGround({ groups, unit, width }: Ground) {
   );
 }
 
-function Row({
+const Row = memo(function Row({
   group,
-  x,
-  y,
+  least,
+  most,
   height,
   width,
 }: {
   readonly group: DrawnGroup;
-  readonly x: ScaleLinear<number, number>;
-  readonly y: number;
+  /** The ends of the common scale. */
+  readonly least: number;
+  readonly most: number;
   readonly height: number;
   readonly width: number;
 }) {
+  const x = scaleOf([least, most], width);
   const { name, mean, interval, reference, tolerance } = group;
-  const middle = y + height / 2;
+  const middle = height / 2;
   const [from, to] = interval === null ? [mean, mean] : [mean - interval, mean + interval];
   const clip = (value: number) => Math.max(labelsOf(width), Math.min(width - right, x(value)));
   return (
@@ -99,20 +122,20 @@ function Row({
         <rect
           x={clip(reference - tolerance)}
           width={Math.max(0, clip(reference + tolerance) - clip(reference - tolerance))}
-          y={y + 2}
+          y={2}
           height={height - 4}
           fill={ink.beam}
           fillOpacity={0.13}
         />
       )}
       {reference !== null && (
-        <line x1={x(reference)} x2={x(reference)} y1={y} y2={y + height} stroke={ink.beam} strokeWidth={2} />
+        <line x1={x(reference)} x2={x(reference)} y1={0} y2={height} stroke={ink.beam} strokeWidth={2} />
       )}
       <line
         x1={x(mean)}
         x2={x(mean)}
-        y1={y + height * 0.16}
-        y2={y + height * 0.84}
+        y1={height * 0.16}
+        y2={height * 0.84}
         stroke={ink.ink}
         strokeWidth={2.5}
       />
@@ -120,15 +143,15 @@ function Row({
         <line
           x1={clip(from)}
           x2={clip(to)}
-          y1={y + height * 0.84}
-          y2={y + height * 0.84}
+          y1={height * 0.84}
+          y2={height * 0.84}
           stroke={ink.ink}
           strokeWidth={1.5}
         />
       )}
       <text
         x={narrow(width) ? labelsOf(width) : labels - 14}
-        y={narrow(width) ? y + 14 : middle + 5}
+        y={narrow(width) ? 14 : middle + 5}
         textAnchor={narrow(width) ? 'start' : 'end'}
         fontSize={14}
         fontWeight={700}
@@ -137,7 +160,7 @@ function Row({
       >
         {shortened(name, 22)}
       </text>
-      <line x1={0} x2={width} y1={y + height} y2={y + height} stroke={ink.rule} />
+      <line x1={0} x2={width} y1={height} y2={height} stroke={ink.rule} />
     </g>
   );
-}
+});

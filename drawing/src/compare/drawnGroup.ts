@@ -20,10 +20,13 @@ export interface Place {
   readonly y: number;
 }
 
-/** How high a drawing is, and where each trial stands in it. */
+/** How high a drawing is, from where each row is drawn, and where each trial of a group stands from there. */
 export interface Layout {
+  /** The same for layouts in which a group’s trials stand alike about its row. */
+  readonly name: string;
   readonly height: number;
-  at(group: DrawnGroup, row: number, value: number, nth: number): Place;
+  from(row: number): Place;
+  at(group: DrawnGroup, value: number, nth: number): Place;
 }
 
 /** What both ways of drawing are of. */
@@ -32,6 +35,36 @@ export interface Ground {
   readonly unit: string;
   readonly width: number;
 }
+
+/** Where a row is drawn from, as an attribute. */
+export const shiftTo = ({ x, y }: Place): string => `translate(${x} ${y})`;
+
+const known = new WeakMap<DrawnGroup, Extent>();
+
+interface Extent {
+  readonly least: number;
+  readonly most: number;
+  /** How far its farthest value lies from what it should be, or from its mean. */
+  readonly off: number;
+}
+
+/** Between what a group’s values lie. Looked at once: groups are sorted and turned more often than they change. */
+export function extentOf(group: DrawnGroup): Extent {
+  const before = known.get(group);
+  if (before) return before;
+  const values = group.values.map(({ value }) => value);
+  const [least, most] = [Math.min(...values), Math.max(...values)];
+  const middle = group.reference ?? group.mean;
+  const found = { least, most, off: Math.max(Math.abs(least - middle), Math.abs(most - middle)) };
+  known.set(group, found);
+  return found;
+}
+
+/** The groups with their rows, in an order that sorting leaves alone: nothing is drawn anew where only its place is another. */
+export const inFixedOrder = (
+  groups: readonly DrawnGroup[],
+): { readonly group: DrawnGroup; readonly row: number }[] =>
+  groups.map((group, row) => ({ group, row })).sort((a, b) => (a.group.key < b.group.key ? -1 : 1));
 
 /** Room above the groups. */
 export const top = 30;

@@ -1,5 +1,17 @@
+import { memo } from 'react';
 import { figureFont, ink, textFont } from '../ink';
-import { short, shortened, top, type DrawnGroup, type Ground, type Layout, type Place } from './drawnGroup';
+import {
+  inFixedOrder,
+  extentOf,
+  shiftTo,
+  short,
+  shortened,
+  top,
+  type DrawnGroup,
+  type Ground,
+  type Layout,
+  type Place,
+} from './drawnGroup';
 
 const ring = { least: 230, most: 320 } as const;
 
@@ -16,9 +28,7 @@ function ringsOf(groups: readonly DrawnGroup[], width: number): Rings {
     Math.min(groups.length, Math.floor(width / (groups.length > 12 ? 150 : ring.least))),
   );
   const cell = width / columns;
-  const off = groups.flatMap(({ values, reference, mean }) =>
-    values.map(({ value }) => Math.abs(value - (reference ?? mean))),
-  );
+  const off = groups.map((group) => extentOf(group).off);
   // Where nothing is off, any reach will do.
   const reach = niceUp(Math.max(...off) || 1);
   return { columns, cell, radius: Math.min(cell, ring.most) / 2 - 40, reach };
@@ -42,14 +52,13 @@ const aside = (nth: number): number => (((nth * 0.618034) % 1) - 0.5) * 0.5;
 export function ringsLayout(groups: readonly DrawnGroup[], width: number): Layout {
   const rings = ringsOf(groups, width);
   return {
+    name: `rings ${rings.radius} ${rings.reach}`,
     height: top + Math.ceil(groups.length / rings.columns) * (2 * rings.radius + 52) + 30,
-    at: ({ reference, mean }, row, value, nth) => {
-      const centre = centreOf(rings, row);
-      return {
-        x: centre.x + aside(nth) * rings.radius,
-        y: centre.y - ((value - (reference ?? mean)) / rings.reach) * rings.radius,
-      };
-    },
+    from: (row) => centreOf(rings, row),
+    at: ({ reference, mean }, value, nth) => ({
+      x: aside(nth) * rings.radius,
+      y: -((value - (reference ?? mean)) / rings.reach) * rings.radius,
+    }),
   };
 }
 
@@ -57,55 +66,74 @@ export function ringsLayout(groups: readonly DrawnGroup[], width: number): Layou
 export function RingsGround({ groups, unit, width }: Ground) {
   const rings = ringsOf(groups, width);
   const { radius, reach } = rings;
-  const marks = [1, 0.5, 0, -0.5, -1];
   return (
     <g>
-      {groups.map(({ key, name, mean, reference, tolerance }, row) => {
-        const { x, y } = centreOf(rings, row);
-        const off = mean - (reference ?? mean);
-        return (
-          <g key={key}>
-            <text
-              x={x}
-              y={y - radius - 8}
-              textAnchor="middle"
-              fontSize={14}
-              fontWeight={700}
-              fontFamily={textFont}
-              fill={ink.ink}
-            >
-              {shortened(name, 24)}
-            </text>
-            {tolerance !== null && tolerance < reach && (
-              <circle cx={x} cy={y} r={(tolerance / reach) * radius} fill={ink.beam} fillOpacity={0.13} />
-            )}
-            {[0.25, 0.5, 0.75, 1].map((share) => (
-              <circle key={share} cx={x} cy={y} r={share * radius} fill="none" stroke={ink.rule} />
-            ))}
-            <line x1={x - radius} x2={x + radius} y1={y} y2={y} stroke={ink.beam} strokeWidth={2} />
-            <path
-              d={`M${x - radius * 0.8} ${y - (off / reach) * radius}h${radius * 0.4}M${x + radius * 0.4} ${y - (off / reach) * radius}h${radius * 0.4}`}
-              stroke={ink.ink}
-              strokeWidth={2.5}
-            />
-            {marks.map((share) => (
-              <text
-                key={share}
-                x={x + radius + 4}
-                y={y - share * radius + 4}
-                fontSize={11}
-                fontFamily={figureFont}
-                fill={ink.ink}
-              >
-                {share === 0 ? '0' : `${share > 0 ? '+' : '−'}${short(Math.abs(share * reach))}`}
-              </text>
-            ))}
-          </g>
-        );
-      })}
+      {inFixedOrder(groups).map(({ group, row }) => (
+        <g key={group.key} transform={shiftTo(centreOf(rings, row))}>
+          <Rounds group={group} radius={radius} reach={reach} plain={groups.length > 12} />
+        </g>
+      ))}
       <text x={width - 8} y={16} textAnchor="end" fontSize={13} fontFamily={textFont} fill={ink.ink}>
         error in {unit}, up is more; sideways means nothing
       </text>
     </g>
   );
 }
+
+/** Where a ring has numbers, and how many circles; small ones have few. */
+const marked = { rich: [1, 0.5, 0, -0.5, -1], plain: [1, -1] } as const;
+const circles = { rich: [0.25, 0.5, 0.75, 1], plain: [0.5, 1] } as const;
+
+/** The rings of one group about its middle. */
+const Rounds = memo(function Rounds({
+  group: { name, mean, reference, tolerance },
+  radius,
+  reach,
+  plain,
+}: {
+  readonly group: DrawnGroup;
+  readonly radius: number;
+  readonly reach: number;
+  readonly plain: boolean;
+}) {
+  const off = mean - (reference ?? mean);
+  return (
+    <g>
+      <text
+        x={0}
+        y={-radius - 8}
+        textAnchor="middle"
+        fontSize={14}
+        fontWeight={700}
+        fontFamily={textFont}
+        fill={ink.ink}
+      >
+        {shortened(name, 24)}
+      </text>
+      {tolerance !== null && tolerance < reach && (
+        <circle r={(tolerance / reach) * radius} fill={ink.beam} fillOpacity={0.13} />
+      )}
+      {circles[plain ? 'plain' : 'rich'].map((share) => (
+        <circle key={share} r={share * radius} fill="none" stroke={ink.rule} />
+      ))}
+      <line x1={-radius} x2={radius} stroke={ink.beam} strokeWidth={2} />
+      <path
+        d={`M${-radius * 0.8} ${-(off / reach) * radius}h${radius * 0.4}M${radius * 0.4} ${-(off / reach) * radius}h${radius * 0.4}`}
+        stroke={ink.ink}
+        strokeWidth={2.5}
+      />
+      {marked[plain ? 'plain' : 'rich'].map((share) => (
+        <text
+          key={share}
+          x={radius + 4}
+          y={-share * radius + 4}
+          fontSize={11}
+          fontFamily={figureFont}
+          fill={ink.ink}
+        >
+          {share === 0 ? '0' : `${share > 0 ? '+' : '−'}${short(Math.abs(share * reach))}`}
+        </text>
+      ))}
+    </g>
+  );
+});

@@ -1,13 +1,20 @@
-import { compared, shownWords, type Compared, type Comparison, type Conventions } from '@green-beam/core';
+import {
+  byPrecision,
+  byTrueness,
+  compared,
+  shownWords,
+  type Comparison,
+  type Conventions,
+  type Shown,
+} from '@green-beam/core';
 import { ComparePlot, type CompareMode, type DrawnGroup } from '@green-beam/drawing';
-import { useMemo, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { SavedPlot } from '../ui/SavedPlot';
 import { Carried } from './Carried';
 import { GroupNumbers } from './GroupNumbers';
 import { LikelyCauses } from './LikelyCauses';
 import { Outliers } from './Outliers';
 import { Ranks } from './Ranks';
-import { useTurning } from './useTurning';
 import { useWidth } from './useWidth';
 import { Wanted } from './Wanted';
 
@@ -19,6 +26,7 @@ export function Comparing({
   causes = [],
   covered = null,
   enlarged = false,
+  wanted = true,
 }: {
   readonly name: string;
   readonly comparison: Comparison;
@@ -29,12 +37,16 @@ export function Comparing({
   readonly covered?: ReactNode;
   /** For the last row of a class. */
   readonly enlarged?: boolean;
+  /** Whether a wanted ± is asked for: what is compared is a vessel or a way, and no reader. */
+  readonly wanted?: boolean;
 }) {
   const all = useMemo(() => compared(comparison), [comparison]);
-  const [mode, setMode, turned] = useTurning<CompareMode>('dots', 'rings');
+  const [mode, setMode] = useState<CompareMode>('dots');
   const [place, width] = useWidth();
   const { unit, groups } = comparison;
-  const drawn = useMemo(() => drawnGroups(comparison, all), [comparison, all]);
+  const [order, setOrder] = useState<Order>('as they come');
+  const shown = useMemo(() => orders[order](all.shown), [order, all]);
+  const drawn = useMemo(() => drawnGroups(comparison, shown), [comparison, shown]);
   if (all.shown.length === 0)
     return (
       <p className="text-soft">
@@ -60,7 +72,21 @@ export function Comparing({
               {own === 'dots' ? 'Dots on one scale' : 'Rings'}
             </button>
           ))}
-          <span className="text-sm text-soft">The same trials, turned.</span>
+          <span className="mr-auto text-sm text-soft">The same trials, turned.</span>
+          {all.shown.length > 2 && (
+            <label className="flex items-center gap-2 text-sm">
+              In order
+              <select
+                value={order}
+                onChange={(event) => setOrder(event.target.value as Order)}
+                className="rounded-sm border border-edge bg-white px-2 py-1.5"
+              >
+                {Object.keys(orders).map((own) => (
+                  <option key={own}>{own}</option>
+                ))}
+              </select>
+            </label>
+          )}
         </div>
         <SavedPlot name={`${name} ${mode}`} wide>
           <ComparePlot
@@ -68,12 +94,11 @@ export function Comparing({
             unit={unit}
             mode={mode}
             width={enlarged ? Math.round(width / larger) : width}
-            turned={turned}
             enlarged={enlarged}
           />
         </SavedPlot>
       </section>
-      <GroupNumbers shown={all.shown} unit={unit} conventions={conventions} />
+      <GroupNumbers shown={shown} unit={unit} conventions={conventions} />
       <Outliers comparison={comparison} />
       {covered ?? (
         <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
@@ -87,7 +112,7 @@ export function Comparing({
           <Carried all={all} comparison={comparison} conventions={conventions} />
         </div>
       )}
-      {covered === null && !enlarged && <Wanted shown={all.shown} unit={unit} />}
+      {covered === null && wanted && !enlarged && <Wanted shown={all.shown} unit={unit} />}
       {!enlarged && <LikelyCauses codes={causes} />}
       {groups.length > all.shown.length && (
         <p className="text-soft">
@@ -103,7 +128,20 @@ export function Comparing({
   );
 }
 
-function drawnGroups({ groups }: Comparison, { shown }: Compared): DrawnGroup[] {
+/** In what order groups stand; those of which there is nothing to say come last. */
+const orders = {
+  'as they come': (shown: readonly Shown[]) => shown,
+  'from the least error': (shown: readonly Shown[]) => withOthers(byTrueness(shown), shown),
+  'from the least spread': (shown: readonly Shown[]) => withOthers(byPrecision(shown), shown),
+} as const;
+type Order = keyof typeof orders;
+
+const withOthers = (ranked: readonly Shown[], shown: readonly Shown[]): readonly Shown[] => [
+  ...ranked,
+  ...shown.filter((one) => !ranked.includes(one)),
+];
+
+function drawnGroups({ groups }: Comparison, shown: readonly Shown[]): DrawnGroup[] {
   return shown.flatMap((one): DrawnGroup[] => {
     const group = groups.find(({ key }) => key === one.key);
     if (!group) return [];

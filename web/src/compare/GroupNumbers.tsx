@@ -19,12 +19,15 @@ export function GroupNumbers({
   readonly conventions: Conventions;
 }) {
   const hasReference = shown.some(({ error }) => error !== null);
+  // Of nothing there is no percentage.
+  const hasPercent = shown.some(({ percentError }) => percentError !== null);
   const hasTolerance = shown.some(({ tolerance }) => tolerance !== null);
   const headings = [
     'Group',
     'n',
     `mean, ${unit}`,
-    ...(hasReference ? ['error', 'percent error'] : []),
+    ...(hasReference ? ['error'] : []),
+    ...(hasPercent ? ['percent error'] : []),
     `s, ${unit}`,
     's/√n',
     'mean abs. deviation',
@@ -61,16 +64,16 @@ export function GroupNumbers({
                 <Figure text={meanText(one)} />
               </td>
               {hasReference && (
-                <>
-                  <td className="pr-4">{one.error === null ? dash : errorWords(one.error, unit)}</td>
-                  <td className="pr-4">
-                    {one.percentError === null ? (
-                      dash
-                    ) : (
-                      <span className="font-mono">{percentErrorText(one.percentError, conventions)}</span>
-                    )}
-                  </td>
-                </>
+                <td className="pr-4">{one.error === null ? dash : errorWords(one.error, unit)}</td>
+              )}
+              {hasPercent && (
+                <td className="pr-4">
+                  {one.percentError === null ? (
+                    dash
+                  ) : (
+                    <span className="font-mono">{percentErrorText(one.percentError, conventions)}</span>
+                  )}
+                </td>
               )}
               <td className="pr-4">{number(one.sd)}</td>
               <td className="pr-4">{number(one.sdOfMean)}</td>

@@ -27,6 +27,7 @@ export function PiecesCompare() {
       place={`stock/${kind?.kind ?? ''}`}
       comparison={comparison}
       conventions={rules.data.conventions}
+      wanted={false}
       choice={
         kinds.length > 1 && (
           <div className="no-print mb-5">

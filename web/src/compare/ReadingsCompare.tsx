@@ -94,6 +94,7 @@ function Compared({ answer }: { readonly answer: ReadingsAnswer }) {
       place={`readings/${answer.class.id}/${asked?.id ?? kind?.kind ?? ''}`}
       comparison={comparison}
       conventions={answer.conventions}
+      wanted={false}
       classId={answer.class.id}
       choice={
         <div className="no-print mb-5 flex flex-wrap items-end gap-x-6 gap-y-2">

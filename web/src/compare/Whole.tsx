@@ -21,6 +21,7 @@ export function Whole({
   causes = [],
   classId,
   choice,
+  wanted,
   children,
 }: {
   readonly title: string;
@@ -37,6 +38,7 @@ export function Whole({
   readonly classId?: string;
   /** What is compared, to be chosen. */
   readonly choice: ReactNode;
+  readonly wanted?: boolean;
   readonly children?: ReactNode;
 }) {
   const [projector, project] = useProjector();
@@ -78,6 +80,7 @@ export function Whole({
         conventions={conventions}
         causes={causes}
         enlarged={projector}
+        {...(wanted === undefined ? {} : { wanted })}
       />
       <div className="no-print mt-6 flex flex-col">
         <GroupChoice comparison={comparison} {...groups} />

@@ -24,6 +24,7 @@ const readings = Array.from({ length: 60 }, (_, at) => {
   return [
     reading('Ada Lind', Math.round(truth * 2) / 2, truth, time),
     reading('Bo Quill', at === 0 ? truth + 10 : truth, truth, time),
+    reading('Cy Marl', truth + (at % 2 ? 0.3 : 0.1), truth, time),
   ];
 }).flat();
 const answer: ReadingsAnswer = {
@@ -87,6 +88,19 @@ describe('how a class reads', () => {
       name: 'Our cylinders',
       address: '/class/tern/compare/readings?kind=graduated-cylinder&by=reader',
     });
+  });
+
+  it('stands in the order that is asked for', async () => {
+    const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder&by=day');
+    expect((await rows()).length).toBe(2);
+    await user.selectOptions(screen.getByLabelText('Between'), 'readers');
+    const names = async () => (await rows()).map((text) => text?.slice(0, 2));
+    expect(screen.getByLabelText('In order')).toHaveValue('as they come');
+    expect(await names()).toEqual(['Ad', 'Bo', 'Cy']);
+    await user.selectOptions(screen.getByLabelText('In order'), 'from the least spread');
+    expect(await names()).toEqual(['Bo', 'Cy', 'Ad']);
+    await user.selectOptions(screen.getByLabelText('In order'), 'from the least error');
+    expect((await names()).at(-1)).toBe('Cy');
   });
 
   it('is laid over everything for the projector', async () => {
