@@ -128,6 +128,7 @@ export const endpoints = {
   classQuestion: get<Nothing, StaffQuestionAnswer>()(paths.classQuestion),
   newClassQuestion: post<NewClassQuestion, StaffQuestionAnswer>()(paths.classQuestion),
   newStation: post<NewStationQuestion, StaffQuestionAnswer>()(paths.classStation),
+  revealQuestion: post<object, StaffQuestionAnswer>()(paths.revealQuestion),
   endQuestion: remove<Nothing, Done>()(paths.classQuestion),
 
   conventions: get<Nothing, ConventionsAnswer>()(paths.conventions),

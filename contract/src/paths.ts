@@ -47,6 +47,7 @@ export const paths = {
   houseRules: '/api/classes/:classId/rules',
   board: '/api/classes/:classId/board',
   classQuestion: '/api/classes/:classId/question',
+  revealQuestion: '/api/classes/:classId/question/answer',
   classStation: '/api/classes/:classId/station',
   student: '/api/classes/:classId/students/:studentId',
   students: '/api/classes/:classId/students',

@@ -40,6 +40,7 @@ const matrix: Readonly<Record<string, string>> = {
   'post /api/questions/:questionId/settings': '13yy3333',
   'get /api/classes/:classId/question': '1333yyy3',
   'post /api/classes/:classId/question': '13333yy3',
+  'post /api/classes/:classId/question/answer': '13333yy3',
   'post /api/classes/:classId/station': '13333yy3',
   'get /api/balance': '1yyyyyyy',
   'post /api/balance/readings': '1yyyyyyy',

@@ -120,6 +120,7 @@ export async function atTheBench({
       estimated: isEstimated(readingOf(instrument, found, conventions)),
       mayHear: false,
       shown: false,
+      held: false,
       attempts,
       triesLeft: attempts.at(-1)?.triesLeft ?? 3,
       ...over,

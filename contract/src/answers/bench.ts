@@ -57,11 +57,16 @@ export interface AttemptAnswer {
   readonly id: string;
   readonly text: string;
   readonly unit: string;
-  readonly verdict: Verdict;
+  readonly verdict: Verdict | HeldBack;
   /** What is said of each part, where the reading is written in its parts. */
   readonly parts: readonly PartVerdict[];
   readonly triesLeft: number;
   readonly solution: Solution | null;
+}
+
+/** An answer that is kept, and judged in sight once the teacher reveals what is right. */
+export interface HeldBack {
+  readonly outcome: 'held';
 }
 
 export interface SettingAnswer {
@@ -81,6 +86,8 @@ export interface SettingAnswer {
   readonly mayHear: boolean;
   /** True for a go at what the teacher shows. */
   readonly shown: boolean;
+  /** True as long as nothing is told of answers to it. */
+  readonly held: boolean;
   readonly attempts: readonly AttemptAnswer[];
   readonly triesLeft: number;
 }

@@ -33,6 +33,8 @@ export interface StaffQuestion extends QuestionLine {
   readonly division: number;
   readonly buildUp: readonly string[];
   readonly presets: readonly PresetView[];
+  /** Whether the class has been told. */
+  readonly revealed: boolean;
   readonly answers: readonly ShownAnswer[];
 }
 

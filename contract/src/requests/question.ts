@@ -4,7 +4,10 @@ import { clientId, named, needed, shortText, textsByKey } from './fields';
 export const newClassQuestion = object({
   id: clientId,
   kind: needed('kind of instrument', 40),
-  model: needed('model', 60),
+  /** Null lets chance choose. */
+  model: shortText('model', 60).nullable().default(null),
+  /** A misreading at which it aims, by its code. */
+  aim: shortText('misreading', 60).nullable().default(null),
   /** What it should indicate; null lets chance choose. */
   indicates: shortText('reading', 60).nullable().default(null),
   /** What else was set by hand, by the keys of the instrument's options. */

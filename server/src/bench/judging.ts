@@ -18,10 +18,12 @@ export const handled = (
   { hands }: Pick<NewAttempt, 'hands'>,
 ): Setting | NotReady => rejectRangeErrors(() => asLeft(instrument, laid.exercise, setting, hands));
 
-/** What is told of one try, given all of them. */
-export function answerTo(station: Station, tried: Tried<'setting'>): AttemptAnswer {
+/** What is told of one try, given all of them. @param held true while nothing is told but that it was read at all. */
+export function answerTo(station: Station, tried: Tried<'setting'>, held: boolean): AttemptAnswer {
   const { id, answer, verdict } = tried.own;
   const { text, unit, parts } = answer;
+  if (held && (verdict.outcome === 'right' || verdict.outcome === 'wrong'))
+    return { id, text, unit, verdict: { outcome: 'held' }, parts: [], triesLeft: 0, solution: null };
   const triesLeft = leftAfter(tried);
   return {
     id,

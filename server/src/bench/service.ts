@@ -24,6 +24,7 @@ import {
   plainestEnough,
   readingOf,
   seeded,
+  triesAllowed,
   type ExerciseNamed,
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
@@ -81,17 +82,32 @@ export async function putOnBench(
     return settingAnswer(services, who, await ownStation(services, who, id));
   const station = await stationOf(services.kept, laid);
   services.kept.settings.set(id, station);
-  return answerWith(who, station, []);
+  return answerWith(who, station, [], await isHeldBack(services, questionId));
 }
+
+/** Whether nothing is told yet of answers to a question; what is none is never held back. */
+export const isHeldBack = async ({ database }: Services, questionId: string | null): Promise<boolean> =>
+  questionId !== null && (await database.models.classQuestionReveals.findByPk(questionId)) === null;
 
 /** A setting as it may be shown to the one who reads it. */
 export const settingAnswer = async (
   services: Services,
   who: Caller,
   station: Station,
-): Promise<SettingAnswer> => answerWith(who, station, await triesAt(services, 'setting', station.laid.id));
+): Promise<SettingAnswer> =>
+  answerWith(
+    who,
+    station,
+    await triesAt(services, 'setting', station.laid.id),
+    await isHeldBack(services, station.laid.questionId),
+  );
 
-function answerWith({ spoken }: Caller, station: Station, tries: readonly Try<'setting'>[]): SettingAnswer {
+function answerWith(
+  { spoken }: Caller,
+  station: Station,
+  tries: readonly Try<'setting'>[],
+  held: boolean,
+): SettingAnswer {
   const { laid, instrument, setting } = station;
   return {
     id: laid.id,
@@ -106,8 +122,9 @@ function answerWith({ spoken }: Caller, station: Station, tries: readonly Try<'s
     estimated: isEstimated(readingOf(instrument, setting, station.conventions)),
     mayHear: spoken,
     shown: laid.questionId !== null,
-    attempts: tries.map((own) => answerTo(station, { own, all: tries })),
-    triesLeft: leftOf(tries),
+    held,
+    attempts: tries.map((own) => answerTo(station, { own, all: tries }, held)),
+    triesLeft: held && tries.length > 0 ? 0 : leftOf(tries),
   };
 }
 
@@ -119,15 +136,18 @@ export async function takeAttempt(
   { id, ...answer }: NewAttempt,
 ): Promise<AttemptAnswer> {
   const { laid, conventions } = station;
+  const held = await isHeldBack(services, laid.questionId);
   const tried = await takeTry(
     services,
     who,
     { of: 'setting', exerciseId: laid.id },
     { id, answer: { ...answer, parts: answer.parts ?? null } },
     () => rejectRangeErrors(() => judgeExercise(laid.exercise, answer, conventions)),
+    // One answer each, until it is told what is right.
+    held ? 1 : triesAllowed,
   );
   if (laid.questionId !== null) for (const { id: classId } of who.classes) services.publish.answers(classId);
-  return answerTo(station, tried);
+  return answerTo(station, tried, held);
 }
 
 /** The scale near the pointer in words, as the hands left it, for whom the teacher allows it. @throws Problem */
@@ -142,7 +162,8 @@ export function wordsFor({ spoken }: Caller, station: Station, hands: NewAttempt
 export async function presetsFor(services: Services, station: Station): Promise<PresetsAnswer> {
   const tries = await triesAt(services, 'setting', station.laid.id);
   const last = tries.at(-1);
-  if (!last || !closed(tries)) throw new Problem('setting-open');
+  if (!last || !closed(tries) || (await isHeldBack(services, station.laid.questionId)))
+    throw new Problem('setting-open');
   const left = handled(station, last.answer);
   if (left instanceof NotReady) throw new Problem('setting-open');
   return { presets: presetComparison(station.instrument, left) };

@@ -1,7 +1,7 @@
 import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
 import { instruments } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
-import type { Fault, Practice } from '../kept/practices';
+import { recordOf, type Fault, type Practice } from '../kept/practices';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
 import { staffRoleIn } from '../access/membership';
@@ -11,8 +11,8 @@ interface StudentRow {
   readonly name: string;
   readonly group: string | null;
   readonly spoken: boolean;
-  /** Their newest attempt on the bench. */
-  readonly newest: string | null;
+  /** What their record is called now. */
+  readonly record: string | null;
 }
 
 const instrumentNames = instruments.map(({ kind, name }) => ({ kind, name }));
@@ -77,7 +77,7 @@ const studentsOf = (sequelize: Services['database']['sequelize'], classId: strin
     `select p.id, p.name, m.spoken,
             (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
               where b.person_id = p.id and g.class_id = $1 limit 1) as "group",
-            (select t.id from tries t where t.person_id = p.id order by t.created_at desc limit 1) as newest
+            ${recordOf('p.id')} as record
        from class_students m join people p on p.id = m.person_id
       where m.class_id = $1 order by p.name, p.id`,
     { type: QueryTypes.SELECT, bind: [classId] },

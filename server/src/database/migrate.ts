@@ -12,6 +12,7 @@ import * as freeLogbooks from './migrations/0009-free-logbooks';
 import * as variations from './migrations/0010-variations';
 import * as materials from './migrations/0011-materials';
 import * as comparisons from './migrations/0012-comparisons';
+import * as heldBack from './migrations/0013-held-back';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -27,6 +28,7 @@ const migrations = {
   '0010-variations': variations,
   '0011-materials': materials,
   '0012-comparisons': comparisons,
+  '0013-held-back': heldBack,
 } as const;
 
 /** The names of all migrations, in order. */

@@ -79,11 +79,12 @@ export async function takeTry<Of extends ExerciseOf>(
   { of, exerciseId }: { readonly of: Of; readonly exerciseId: string },
   { id, answer }: { readonly id: string; readonly answer: Answers[Of] },
   judge: () => JudgedAnswer<Verdicts[Of]>,
+  allowed = triesAllowed,
 ): Promise<Tried<Of>> {
   const before = await triesAt(services, of, exerciseId);
   const repeated = before.find((one) => one.id === id);
   if (repeated) return { own: repeated, all: before };
-  if (closed(before)) throw new Problem('setting-closed');
+  if (closed(before) || before.length >= allowed) throw new Problem('setting-closed');
   const own: Try<Of> = { id, ordinal: before.length + 1, answer, ...judge() };
   if (own.verdict.outcome !== 'right' && own.verdict.outcome !== 'wrong') return { own, all: before };
   if (await add(services, who, exerciseId, own)) {
@@ -93,7 +94,7 @@ export async function takeTry<Of extends ExerciseOf>(
   // Another id at this place: two tries crossed. Or the id belongs to another exercise.
   const elsewhere = await services.database.models.tries.findByPk(id);
   if (elsewhere && elsewhere.exerciseId !== exerciseId) throw new Problem('already-used');
-  return takeTry(services, who, { of, exerciseId }, { id, answer }, judge);
+  return takeTry(services, who, { of, exerciseId }, { id, answer }, judge, allowed);
 }
 
 /** Keeps a try; false where its id or its place is taken. */

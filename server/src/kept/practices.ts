@@ -67,6 +67,16 @@ const unseen: Marks = new Map(
   instruments.map(({ kind }) => [kind, { skill: masteryOf(kind, []), mark: null }]),
 );
 
+/**
+ * What the record of a person is called, as SQL: another as soon as something was added to it, or told of. Answers to a question that is
+ * held back are in no practice until it is revealed.
+ */
+export const recordOf = (person: string): string =>
+  `(select concat(
+      (select id from tries where person_id = ${person} order by created_at desc limit 1), ' ',
+      (select max(r.created_at) from class_question_reveals r join exercises x on x.question_id = r.question_id
+        where x.person_id = ${person})))`;
+
 class Fold implements Practice {
   readonly #byKind = new Map<string, FirstTry[]>();
   readonly #faults = new Map<string, Fault>();
@@ -76,7 +86,8 @@ class Fold implements Practice {
   #tries: readonly FirstTry[] | undefined;
   latest: readonly BoardReading[] = [];
   times: number[] = [];
-  lastId: string | null = null;
+  /** What its person’s record was called when it was last read. */
+  readAt: string | null = null;
   lastAt = 0;
 
   get marks(): Marks {
@@ -114,7 +125,7 @@ class Fold implements Practice {
   #addOne(row: Row): void {
     const { kind, ordinal, divisionsOff } = row;
     const at = row.at.getTime();
-    if (at >= this.lastAt) [this.lastAt, this.lastId] = [at, row.id];
+    this.lastAt = Math.max(this.lastAt, at);
     const right = row.outcome === 'right';
     const explanations = right ? [] : readStored(storedExplanations, row.explanations, 'verdict');
     // Where several could not be told apart, none is told of.
@@ -156,25 +167,29 @@ export class Practices {
     this.#database = database;
   }
 
-  /** @param people with the newest attempt of each, as it stands in the database now; null without one. */
+  /** @param people with what the record of each is called now, by `recordOf`; null without any. */
   async of(
-    people: readonly { readonly id: string; readonly newest: string | null }[],
+    people: readonly { readonly id: string; readonly record: string | null }[],
   ): Promise<ReadonlyMap<string, Practice>> {
     const folds = new Map(people.map(({ id }) => [id, this.#kept.get(id) ?? new Fold()]));
-    const stale = people.filter(({ id, newest }) => newest !== null && folds.get(id)?.lastId !== newest);
+    const stale = people.filter(({ id, record }) => record !== null && folds.get(id)?.readAt !== record);
     for (const row of await this.#read(stale.map(({ id }) => [id, folds.get(id)?.lastAt ?? 0] as const)))
       folds.get(row[0])?.add(row[1]);
+    for (const { id, record } of stale) {
+      const fold = folds.get(id);
+      if (fold) fold.readAt = record;
+    }
     for (const [id, fold] of folds) this.#kept.set(id, fold);
     return folds;
   }
 
   /** One person's practice. */
   async ofOne(id: string): Promise<Practice> {
-    const [row] = await this.#database.sequelize.query<{ id: string }>(
-      'select id from tries where person_id = $1 order by created_at desc limit 1',
+    const [row] = await this.#database.sequelize.query<{ record: string | null }>(
+      `select ${recordOf('$1')} as record`,
       { type: QueryTypes.SELECT, bind: [id] },
     );
-    return (await this.of([{ id, newest: row?.id ?? null }])).get(id) ?? new Fold();
+    return (await this.of([{ id, record: row?.record ?? null }])).get(id) ?? new Fold();
   }
 
   /** Tries since a time, by person. */
@@ -187,14 +202,22 @@ export class Practices {
               coalesce(t.verdict->'explanations', (
                 select jsonb_agg(jsonb_build_array(cause)) from jsonb_array_elements(t.verdict->'causes') as cause
               ), '[]') as explanations,
-              t.divisions_off as "divisionsOff", t.created_at as at
+              t.divisions_off as "divisionsOff", t.seen as at
          from unnest($1::uuid[], $2::timestamptz[]) as c(person, since)
          cross join lateral (
-           select * from tries where person_id = c.person and created_at > c.since
-            order by created_at desc limit ${triesRead}
+           (select own.*, own.created_at as seen from tries own
+             where own.person_id = c.person and own.created_at > c.since
+             order by own.created_at desc limit ${triesRead})
+           union all
+           (select own.*, r.created_at as seen from class_question_reveals r
+              join exercises x on x.question_id = r.question_id and x.person_id = c.person
+              join tries own on own.exercise_id = x.id
+             where r.created_at > c.since and own.created_at <= c.since)
          ) t
          join exercises e on e.id = t.exercise_id
-        order by t.created_at, t.ordinal`,
+         left join class_question_reveals told on told.question_id = e.question_id
+        where e.question_id is null or told.question_id is not null
+        order by t.seen, t.ordinal`,
       {
         type: QueryTypes.SELECT,
         bind: [since.map(([id]) => id), since.map(([, at]) => new Date(Math.max(0, at - overlapMs)))],

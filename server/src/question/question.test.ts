@@ -13,6 +13,7 @@ import type {
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
+import { readers } from '../demo/scenario';
 
 let harness: Harness;
 let teacher: Browser;
@@ -63,8 +64,36 @@ describe('a shown setting', () => {
     expect(await student.get(`/api/bench/settings/${first.body.id}/presets`)).toMatchObject({
       body: { code: 'setting-open' },
     });
-    await answer(student, first.body.id, '42.2');
-    await answer(student, first.body.id, '37.2');
+    expect(first.body).toMatchObject({ held: true, triesLeft: 3 });
+    expect((await answer(student, first.body.id, 'forty')).body.verdict.outcome).toBe('unreadable');
+    expect((await answer(student, first.body.id, '42.2')).body).toEqual({
+      id: expect.any(String),
+      text: '42.2',
+      unit: 'mL',
+      verdict: { outcome: 'held' },
+      parts: [],
+      triesLeft: 0,
+      solution: null,
+    });
+    // One answer, until it is told what is right.
+    expect(await answer(student, first.body.id, '37.2')).toMatchObject({ body: { code: 'setting-closed' } });
+    const own = () => student.get<BenchAnswer>('/api/bench');
+    const triesOf = async () =>
+      (await own()).body.instruments.find(({ kind }) => kind === 'graduated-cylinder')!.skill.tries;
+    const before = await triesOf();
+    expect(
+      (await teacher.post<StaffQuestionAnswer>(`${path}/question/answer`, {})).body.question,
+    ).toMatchObject({
+      revealed: true,
+    });
+    expect((await student.get<SettingAnswer>(`/api/bench/settings/${first.body.id}`)).body).toMatchObject({
+      held: false,
+      triesLeft: 2,
+      attempts: [{ text: '42.2', verdict: { outcome: 'wrong' } }],
+    });
+    // Only now does it count as practice.
+    expect(await triesOf()).toBe(before + 1);
+    expect((await answer(student, first.body.id, '37.2')).body.verdict.outcome).toBe('right');
     const seen = (await teacher.get<StaffQuestionAnswer>(`${path}/question`)).body.question!;
     // The first answer counts; what was put right afterwards does not hide it.
     expect(seen.answers).toMatchObject([
@@ -133,6 +162,58 @@ describe('a shown setting', () => {
   });
 });
 
+describe('held back', () => {
+  it('nothing that tells what is right reaches any of 24 students before it is revealed', async () => {
+    const { body } = await teacher.post<StaffQuestionAnswer>(`${path}/question`, {
+      id: randomUUID(),
+      ...cylinder,
+      indicates: '23.7',
+    });
+    expect(body.question).toMatchObject({ text: '23.7', revealed: false });
+    const names = readers.map(({ name }) => name);
+    expect(names.length).toBeGreaterThanOrEqual(24);
+    const heard: string[] = [];
+    await Promise.all(
+      names.slice(0, 24).map(async (name, at) => {
+        const reader = await harness.asStudent(name);
+        const stream = await reader.stream('/api/events');
+        const go = (await take(reader)).body;
+        const given = await answer(reader, go.id, at % 2 === 0 ? '23.7' : '24.6');
+        const { picture: _, ...setting } = (await reader.get<SettingAnswer>(`/api/bench/settings/${go.id}`))
+          .body;
+        const { picture: __, ...went } = go;
+        for (const path of [
+          '/api/question',
+          '/api/bench',
+          '/api/logbooks',
+          `/api/bench/settings/${go.id}/presets`,
+        ])
+          heard.push(JSON.stringify((await reader.get<object>(path)).body));
+        heard.push(JSON.stringify([went, given.body, setting]));
+        heard.push(await stream.cancel().then(() => ''));
+      }),
+    );
+    const all = heard.join('\n').replaceAll('"text":"23.7"', '').replaceAll('"text":"24.6"', '');
+    expect(all).not.toMatch(/23\.7|"right"|"wrong"|acceptedDivisions|"accepted"|buildUp":\[/);
+    expect((await teacher.get<StaffQuestionAnswer>(`${path}/question`)).body.question!.answers).toHaveLength(
+      24,
+    );
+    await teacher.delete(`${path}/question`);
+  });
+
+  it('a question aims at a misreading: it leads to a wrong number there', async () => {
+    for (const aim of ['top-of-meniscus', 'next-label']) {
+      const { body } = await teacher.post<StaffQuestionAnswer>(`${path}/question`, {
+        id: randomUUID(),
+        kind: 'graduated-cylinder',
+        aim,
+      });
+      expect(body.question).toMatchObject({ kind: 'graduated-cylinder', revealed: false });
+    }
+    await teacher.delete(`${path}/question`);
+  });
+});
+
 describe('a real station', () => {
   it('is judged by the teacher’s reading and tolerance, and by the class’s digits', async () => {
     const station = { ...cylinder, tag: 'C-07', reading: '31.4', tolerance: '0.5' };
@@ -150,12 +231,19 @@ describe('a real station', () => {
       ['Ivo Brack', '32.0', 'wrong'],
       ['Kester Pike', '31.40', 'wrong'],
     ] as const;
+    const told: (() => Promise<void>)[] = [];
     for (const [name, text, outcome] of answers) {
       const reader = await harness.asStudent(name);
       const setting = (await take(reader)).body;
       expect(setting.picture).toEqual({ kind: 'graduated-cylinder', model: 'cylinder-50-1', tag: 'C-07' });
-      expect((await answer(reader, setting.id, text)).body.verdict.outcome).toBe(outcome);
+      expect((await answer(reader, setting.id, text)).body.verdict.outcome).toBe('held');
+      told.push(async () => {
+        const { attempts } = (await reader.get<SettingAnswer>(`/api/bench/settings/${setting.id}`)).body;
+        expect(attempts.map(({ verdict }) => verdict.outcome)).toEqual([outcome]);
+      });
     }
+    await teacher.delete(`${path}/question`);
+    for (const look of told) await look();
   });
 
   it.each([

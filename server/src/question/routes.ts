@@ -13,6 +13,7 @@ import {
   ofQuestionsClass,
   askDrawn,
   questionFor,
+  revealQuestion,
   askStation,
   staffQuestionFor,
   takeQuestion,
@@ -45,6 +46,11 @@ export function questionRoutes(router: Router, services: Services): void {
     owns: managerOwns,
     body: newStationQuestion,
     run: ({ who, owned, body }) => askStation(services, who, owned, body),
+  });
+  route(router, endpoints.revealQuestion, {
+    allow: 'teacher',
+    owns: managerOwns,
+    run: ({ owned }) => revealQuestion(services, owned),
   });
   route(router, endpoints.endQuestion, {
     allow: 'teacher',

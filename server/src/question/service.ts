@@ -20,11 +20,13 @@ import {
   parseReading,
   roundToStep,
   sampleQuestion,
+  seeded,
+  settingAt,
   withOptions,
   type Setting,
 } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
-import { putOnBench } from '../bench/service';
+import { isHeldBack, putOnBench } from '../bench/service';
 import type { ClassQuestionRow } from '../database/models';
 import { asTry } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
@@ -39,7 +41,15 @@ export function askDrawn(
   wanted: NewClassQuestion,
 ): Promise<StaffQuestionAnswer> {
   const instrument = rejectRangeErrors(() => instrumentOf(wanted.kind));
-  const model = rejectRangeErrors(() => modelOf(instrument, wanted.model));
+  const [aim, make] = [wanted.aim ?? null, wanted.model ?? null];
+  if (aim !== null)
+    return ask(services, who, classId, wanted.id, async () => {
+      const { body } = await services.kept.conventionsInForce(classId);
+      return settingAt(instrument, aim, body, services.seed()).setting;
+    });
+  const model = rejectRangeErrors(() =>
+    make === null ? seeded(services.seed()).pick(instrument.models) : modelOf(instrument, make),
+  );
   const text = wanted.indicates ?? null;
   const indicates = text === null ? undefined : rejectRangeErrors(() => onScale(text, model));
   return ask(services, who, classId, wanted.id, async () => {
@@ -114,11 +124,23 @@ export async function endQuestion(services: Services, classId: string): Promise<
   services.publish.question(classId);
 }
 
-/** However many end it at once, it ends once. */
-const end = async ({ database }: Services, questionId: string): Promise<void> =>
-  void (await database.models.classQuestionEnds.bulkCreate([{ questionId: questionId }], {
-    ignoreDuplicates: true,
-  }));
+/** Tells the class what was right: from now on every answer is judged in sight. Telling it twice is harmless. */
+export async function revealQuestion(services: Services, classId: string): Promise<StaffQuestionAnswer> {
+  const current = await currentQuestion(services, classId);
+  if (!current) throw new Problem('not-found', 'Nothing is shown to the class.');
+  await reveal(services, current.id);
+  services.publish.question(classId);
+  return staffQuestionFor(services, classId);
+}
+
+const reveal = async ({ database }: Services, questionId: string): Promise<void> =>
+  void (await database.models.classQuestionReveals.bulkCreate([{ questionId }], { ignoreDuplicates: true }));
+
+/** However many end it at once, it ends once. Whoever answered is told then. */
+async function end(services: Services, questionId: string): Promise<void> {
+  await reveal(services, questionId);
+  await services.database.models.classQuestionEnds.bulkCreate([{ questionId }], { ignoreDuplicates: true });
+}
 
 /** What is shown to a student's class, if anything is. */
 export async function questionFor(
@@ -133,6 +155,7 @@ export async function questionFor(
 export async function staffQuestionFor(services: Services, classId: string): Promise<StaffQuestionAnswer> {
   const row = await currentQuestion(services, classId);
   if (!row) return { question: null };
+  const revealed = !(await isHeldBack(services, row.id));
   const { body: conventions } = await services.kept.conventionsInForce(classId);
   const stored = settingOf(row);
   const { instrument, setting } = apparatusOf({ setting: stored }, conventions);
@@ -148,6 +171,7 @@ export async function staffQuestionFor(services: Services, classId: string): Pro
       division: divisionOf(instrument, setting),
       buildUp: instrument.buildUp(setting, text),
       presets: presetComparison(instrument, stored),
+      revealed,
       answers: await answersTo(services, row.id),
     },
   };

@@ -106,7 +106,13 @@ export function AnswerForm({
       )}
       <div className="flex flex-wrap items-center gap-4">
         <Button look="main" type="submit" disabled={tries.waiting || layOut.isPending}>
-          {!finished ? 'Check reading' : setting.shown ? 'To the bench' : 'Next setting'}
+          {!finished
+            ? setting.held
+              ? 'Give the answer'
+              : 'Check reading'
+            : setting.shown
+              ? 'To the bench'
+              : 'Next setting'}
         </Button>
         {!finished && setting.attempts.length > 0 && (
           <span className="text-sm text-soft">
@@ -117,7 +123,7 @@ export function AnswerForm({
         )}
       </div>
       {finished && latest?.verdict.outcome === 'right' && <TakeAlong setting={setting} attempt={latest} />}
-      {finished && <OtherRules settingId={setting.id} />}
+      {finished && !setting.held && <OtherRules settingId={setting.id} />}
     </form>
   );
 }

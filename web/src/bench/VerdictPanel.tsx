@@ -13,6 +13,13 @@ export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
       </p>
     );
   }
+  if (verdict.outcome === 'held')
+    return (
+      <p role="status" className="border-l-4 border-beam pl-3">
+        <Stated text={`${attempt.text.trim()} ${attempt.unit}`} className="mr-3" />
+        Your answer is kept. What is right appears here when your teacher reveals it.
+      </p>
+    );
   const gauge = gaugeFor(verdict, solution);
   return (
     <div className="flex flex-col gap-4">

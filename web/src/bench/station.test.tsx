@@ -169,6 +169,22 @@ describe('a setting to read', () => {
     expect(await screen.findByRole('heading', { level: 1, name: 'Bench' })).toBeVisible();
   });
 
+  it('says of an answer that is held back only that it is kept', async () => {
+    const held = { id: 'a', text: '12.3', unit: 'mL', parts: [], triesLeft: 0, solution: null };
+    await atTheBench({
+      ...cylinder,
+      over: {
+        shown: true,
+        held: true,
+        triesLeft: 0,
+        attempts: [{ ...held, verdict: { outcome: 'held' } }],
+      },
+    });
+    expect(await screen.findByText(/Your answer is kept\. What is right appears here/)).toBeVisible();
+    expect(screen.queryByText(/Level: rightly read|other house rules/i)).toBeNull();
+    expect(screen.getByRole('button', { name: 'To the bench' })).toBeVisible();
+  });
+
   it('describes the scale in words where the teacher allows it', async () => {
     const { user, sent } = await atTheBench({
       ...cylinder,

@@ -69,7 +69,11 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
       ) : (
         <>
           {board.worthFiveMinutes && (
-            <WorthFiveMinutes topic={board.worthFiveMinutes} instruments={board.instruments} />
+            <WorthFiveMinutes
+              classId={board.class.id}
+              topic={board.worthFiveMinutes}
+              instruments={board.instruments}
+            />
           )}
           <div className="mb-3 flex flex-wrap items-center gap-4">
             <label className="flex items-center gap-2">

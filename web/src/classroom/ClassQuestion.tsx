@@ -57,6 +57,10 @@ function OpenShow({
       call(endpoints.newStation, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
     onSuccess: keep,
   });
+  const reveal = useMutation({
+    mutationFn: () => call(endpoints.revealQuestion, { params: { classId }, body: {} }),
+    onSuccess: keep,
+  });
   const end = useMutation({
     mutationFn: () => call(endpoints.endQuestion, { params: { classId } }),
     onSuccess: () => keep({ question: null }),
@@ -77,7 +81,15 @@ function OpenShow({
             </Button>
           )}
         </div>
-        {question && <QuestionPanel key={question.id} question={question} onEnd={() => end.mutate()} />}
+        {question && (
+          <QuestionPanel
+            key={question.id}
+            question={question}
+            named={!projector}
+            onReveal={() => reveal.mutate()}
+            onEnd={() => end.mutate()}
+          />
+        )}
         {!projector && (
           <NewQuestionForm
             instruments={instruments}
@@ -86,9 +98,9 @@ function OpenShow({
             onStation={(body, shown) => station.mutate(body, { onSuccess: shown })}
           />
         )}
-        {(put.isError || station.isError || end.isError) && (
+        {(put.isError || station.isError || reveal.isError || end.isError) && (
           <p role="alert" className="border-l-4 border-vermilion pl-3">
-            {sentenceFor(put.error ?? station.error ?? end.error)}
+            {sentenceFor(put.error ?? station.error ?? reveal.error ?? end.error)}
           </p>
         )}
       </section>

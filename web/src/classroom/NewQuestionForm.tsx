@@ -28,11 +28,14 @@ export function NewQuestionForm({
   const unit = models.find(({ id }) => id === modelId)?.unit ?? '';
   const question = (event: FormEvent) => {
     event.preventDefault();
-    onShow({ kind, model: modelId, indicates: indicates.trim() === '' ? null : indicates, options }, () => {
-      // Left standing it would tell the class what to read.
-      setIndicates('');
-      setOptions({});
-    });
+    onShow(
+      { kind, model: modelId, aim: null, indicates: indicates.trim() === '' ? null : indicates, options },
+      () => {
+        // Left standing it would tell the class what to read.
+        setIndicates('');
+        setOptions({});
+      },
+    );
   };
   const real = (event: FormEvent) => {
     event.preventDefault();

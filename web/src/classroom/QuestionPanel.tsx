@@ -8,18 +8,25 @@ import { Stated } from '../ui/Figure';
 /** The class's answers as they come; the build-up a step at a time; the answer when it is wanted. */
 export function QuestionPanel({
   question,
+  named,
+  onReveal,
   onEnd,
 }: {
   readonly question: StaffQuestion;
+  /** Whether names stand at the dots: for the teacher alone. */
+  readonly named: boolean;
+  readonly onReveal: () => void;
   readonly onEnd: () => void;
 }) {
-  const [revealed, setRevealed] = useState(false);
+  // The class has been told; the page may be covered again for those who come late.
+  const [covered, setCovered] = useState(false);
+  const revealed = question.revealed && !covered;
   const [steps, setSteps] = useState(0);
   const [presets, setSchools] = useState(false);
   const { answers, buildUp } = question;
   const right = answers.filter((answer) => answer.right).length;
   const dots = answers.flatMap(({ value, right: isRight, name }) =>
-    typeof value === 'number' ? [{ value, right: isRight, name }] : [],
+    typeof value === 'number' ? [{ value, right: isRight, name: named ? name : '' }] : [],
   );
   // The last step names the reading: it is the answer.
   const lastHidden = !revealed && steps >= buildUp.length;
@@ -58,7 +65,11 @@ export function QuestionPanel({
             Next step of the reading
           </Button>
         )}
-        <Button look="main" aria-pressed={revealed} onClick={() => setRevealed(!revealed)}>
+        <Button
+          look="main"
+          aria-pressed={revealed}
+          onClick={() => (question.revealed ? setCovered(!covered) : onReveal())}
+        >
           {revealed ? 'Hide the answer' : 'Reveal the answer'}
         </Button>
         <Button look="quiet" aria-expanded={presets} onClick={() => setSchools(!presets)}>

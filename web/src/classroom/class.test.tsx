@@ -127,8 +127,10 @@ describe('the class at a glance', () => {
     expect(screen.getByText('Nobody matches. Clear the field to see everyone.')).toBeVisible();
   });
 
-  it('shows what is worth five minutes', async () => {
-    classroom('', {
+  it('shows what is worth five minutes, and asks the class in one press', async () => {
+    const { user, sent } = classroom('', {
+      'POST /api/classes/tern/question': { question: null },
+      'GET /api/classes/tern/question': { question: null },
       'GET /api/classes/tern/board': board({
         worthFiveMinutes: {
           code: 'top-of-curve',
@@ -142,6 +144,13 @@ describe('the class at a glance', () => {
     const section = await screen.findByRole('region', { name: 'Worth five minutes' });
     expect(section).toHaveTextContent('Worth five minutes: they read the top of the curve');
     expect(section).toHaveTextContent('2 students this week, with the graduated cylinder. Read the bottom.');
+    await user.click(within(section).getByRole('button', { name: 'Ask the class' }));
+    await waitFor(() => expect(sent('POST /api/classes/tern/question')).toHaveLength(1));
+    expect(sent('POST /api/classes/tern/question')[0]?.body).toMatchObject({
+      kind: 'graduated-cylinder',
+      aim: 'top-of-curve',
+      model: null,
+    });
   });
 
   it('leads to the roster where nobody is in the class', async () => {
@@ -235,6 +244,7 @@ describe('a setting shown to the class', () => {
     division: 1,
     buildUp: ['The curve hangs between 43 and 44.', 'Six tenths on: 43.6 mL.'],
     presets: presetComparison(cylinder, setting),
+    revealed: false,
     answers: [],
     ...rest,
   });
@@ -284,15 +294,16 @@ describe('a setting shown to the class', () => {
   });
 
   it('steps through the build-up without the answer, reveals and hides it', async () => {
-    const { user } = withShow(
-      shown({
-        answers: [
-          answer('Ada Lind', 43.6, true),
-          answer('Bo Aasen', 44.1, false, ['You read the top of the curve.']),
-          answer('Cy Wren', null, false),
-        ],
-      }),
-    );
+    const question = shown({
+      answers: [
+        answer('Ada Lind', 43.6, true),
+        answer('Bo Aasen', 44.1, false, ['You read the top of the curve.']),
+        answer('Cy Wren', null, false),
+      ],
+    });
+    const { user, sent } = withShow(question, {
+      'POST /api/classes/tern/question/answer': { question: { ...question, revealed: true } },
+    });
     expect(await screen.findByText('3 answers.')).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Next step of the reading' }));
     const steps = screen.getByRole('list', { name: 'How the reading is built up' });
@@ -302,12 +313,15 @@ describe('a setting shown to the class', () => {
     expect(screen.getByText('Reveal the answer to see what other house rules accept.')).toBeVisible();
     expect(screen.queryByText(/43.6 mL/)).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Reveal the answer' }));
-    expect(screen.getByText('3 answers, 1 right.')).toBeVisible();
+    expect(await screen.findByText('3 answers, 1 right.')).toBeVisible();
     expect(screen.getByText('You read the top of the curve.')).toBeVisible();
     expect(screen.getByText('No known slip leads to it.')).toBeVisible();
     expect(screen.getByRole('table')).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Hide the answer' }));
     expect(screen.queryByText('3 answers, 1 right.')).toBeNull();
+    // The class was told once; covering it again tells nobody anything.
+    await user.click(screen.getByRole('button', { name: 'Reveal the answer' }));
+    expect(sent('POST /api/classes/tern/question/answer')).toHaveLength(1);
   });
 
   it('goes to the projector and back, without the form', async () => {

@@ -37,6 +37,9 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       break;
     case 'question':
       again('question');
+      // What was held back may be told now.
+      again('setting');
+      again('bench');
       again('classShow', event.classId);
       break;
     case 'answers':

@@ -55,7 +55,9 @@ function ClassToday({ line }: { readonly line: ClassName }) {
           Open the class
         </Link>
       </div>
-      {worthFiveMinutes && <WorthFiveMinutes topic={worthFiveMinutes} instruments={instruments} />}
+      {worthFiveMinutes && (
+        <WorthFiveMinutes classId={line.id} topic={worthFiveMinutes} instruments={instruments} />
+      )}
       <dl className="flex flex-wrap gap-x-10 gap-y-3">
         <Fact name="At work today" value={`${atWorkToday} of ${students.length}`} />
         <Fact name="Readings today" value={String(readingsToday)} />

@@ -41,6 +41,11 @@ export interface ClassQuestionRow extends Row {
   setting: unknown;
 }
 
+/** Since when answers to a question are told of: since it was revealed, or ended. */
+export interface ClassQuestionRevealRow extends Row {
+  questionId: string;
+}
+
 export interface ClassQuestionEndRow extends Row {
   questionId: string;
 }
@@ -76,5 +81,6 @@ export const exercisesTables = (table: Define) => ({
     model: needed(TEXT),
     setting: needed(JSONB),
   }),
+  classQuestionReveals: table<ClassQuestionRevealRow>('class_question_reveals', { questionId: key() }),
   classQuestionEnds: table<ClassQuestionEndRow>('class_question_ends', { questionId: key() }),
 });
