@@ -268,7 +268,8 @@ test('a teacher shows a setting to the class, sees the answers arrive and reveal
   await student.getByRole('button', { name: 'Read it' }).click();
   await student.getByLabel('Your reading', { exact: true }).fill('42.2 mL');
   await student.keyboard.press('Enter');
-  await expect(student.getByText('You counted on from the wrong numbered line.')).toBeVisible();
+  await expect(student.getByText('Your answer is kept.')).toBeVisible();
+  await expect(student.getByText('You counted on from the wrong numbered line.')).toHaveCount(0);
   await expect(page.getByText('1 answer.')).toBeVisible({ timeout: 2_000 });
   await expect(page.getByText('37.2')).toHaveCount(0);
 
@@ -276,6 +277,9 @@ test('a teacher shows a setting to the class, sees the answers arrive and reveal
   await expect(page.getByText('The numbered line below the level is 35 mL.')).toBeVisible();
   await page.getByRole('button', { name: 'Reveal the answer' }).click();
   await expect(page.getByText('1 answer, 0 right.')).toBeVisible();
+  await expect(student.getByText('You counted on from the wrong numbered line.')).toBeVisible({
+    timeout: 5_000,
+  });
   await page.getByRole('button', { name: 'Other house rules' }).click();
   await expect(page.getByRole('row', { name: /Half-division 37.0/ })).toBeVisible();
   await page.getByRole('button', { name: 'Projector' }).click();

@@ -13,11 +13,8 @@ export async function up(query: QueryInterface): Promise<void> {
     created_at: needed(DATE),
   });
   await query.addIndex('comparisons', ['class_id']);
-  // Readings of a class on one kind, the newest first.
-  await query.addIndex('exercises', ['kind', 'person_id']);
 }
 
 export async function down(query: QueryInterface): Promise<void> {
-  await query.removeIndex('exercises', ['kind', 'person_id']);
   await query.dropTable('comparisons');
 }

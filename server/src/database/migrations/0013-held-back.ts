@@ -14,10 +14,14 @@ export async function up(query: QueryInterface): Promise<void> {
     created_at: { type: DATE, allowNull: false },
   });
   await query.sequelize.query(
+    'create index exercises_person_asked on exercises (person_id, question_id) where question_id is not null',
+  );
+  await query.sequelize.query(
     'insert into class_question_reveals (question_id, created_at) select id, created_at from class_questions',
   );
 }
 
 export async function down(query: QueryInterface): Promise<void> {
+  await query.sequelize.query('drop index exercises_person_asked');
   await query.dropTable('class_question_reveals');
 }
