@@ -3,6 +3,7 @@ import type {
   ArrivedEntries,
   AttemptAnswer,
   BenchAnswer,
+  BenchesAnswer,
   BoardAnswer,
   CalculationAnswer,
   ClassName,
@@ -33,6 +34,7 @@ import type {
   WordsAnswer,
 } from './answers';
 import type {
+  Arrangement,
   AskedWords,
   ClassChange,
   InvestigationChange,
@@ -174,6 +176,8 @@ export const endpoints = {
   reviseHouseRules: post<Omit<NewHouseRules, 'rules'> & { readonly rules: Conventions }, HouseRulesAnswer>()(
     paths.houseRules,
   ),
+  benches: get<Nothing, BenchesAnswer>()(paths.benches),
+  arrange: post<Arrangement, BenchesAnswer>()(paths.benches),
   board: get<Nothing, BoardAnswer>()(paths.board),
   addStudents: post<NewStudents, SlipsAnswer>()(paths.students),
   changeStudent: post<StudentChange, Done>()(paths.student),

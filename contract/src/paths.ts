@@ -45,6 +45,7 @@ export const paths = {
   classes: '/api/classes',
   class: '/api/classes/:classId',
   houseRules: '/api/classes/:classId/rules',
+  benches: '/api/classes/:classId/benches',
   board: '/api/classes/:classId/board',
   classQuestion: '/api/classes/:classId/question',
   revealQuestion: '/api/classes/:classId/question/answer',

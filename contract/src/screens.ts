@@ -34,6 +34,7 @@ export const screens = [
   '/class/:classId/compare/:investigationId',
   '/class/:classId/question',
   '/class/:classId/roster',
+  '/class/:classId/benches',
 ] as const;
 
 const patterns = screens.map((screen) => new RegExp(`^${screen.replace(/:\w+/g, '[^/.][^/]*')}/?$`));

@@ -16,3 +16,4 @@ export * from './evidence';
 export * from './drills';
 export * from './exercises';
 export * from './cards';
+export * from './benches';

@@ -76,6 +76,8 @@ const matrix: Readonly<Record<string, string>> = {
   'post /api/classes/:classId': '13333yy3',
   'get /api/classes/:classId/rules': '1333yyy3',
   'post /api/classes/:classId/rules': '13333yy3',
+  'get /api/classes/:classId/benches': '1333yyy3',
+  'post /api/classes/:classId/benches': '13333yy3',
   'get /api/classes/:classId/board': '1333yyy3',
   'post /api/classes/:classId/students': '13333yy3',
   'post /api/classes/:classId/students/:studentId': '13333yy3',

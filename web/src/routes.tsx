@@ -121,6 +121,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
       },
       {
+        path: 'class/:classId/benches',
+        lazy: async () => ({ Component: (await import('./classroom/Benches')).Benches }),
+      },
+      {
         path: 'class/:classId/compare',
         lazy: async () => ({ Component: (await import('./compare/CompareIndex')).CompareIndex }),
       },

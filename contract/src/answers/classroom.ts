@@ -1,4 +1,4 @@
-import type { Conventions, ReadersMark, Mastery } from '@green-beam/core';
+import type { Conventions, ReadersMark, Mastery, Seated } from '@green-beam/core';
 import type { StaffRole, ClassName } from './session';
 import type { LogbookLine } from './logbook';
 
@@ -17,6 +17,8 @@ export interface BoardStudent {
   readonly name: string;
   readonly group: string | null;
   readonly spoken: boolean;
+  /** Missing today. */
+  readonly absent: boolean;
   readonly latest: readonly BoardReading[];
   readonly marks: readonly {
     readonly kind: string;
@@ -44,6 +46,19 @@ export interface BoardAnswer {
     readonly hint: string;
     readonly students: readonly string[];
   } | null;
+}
+
+/** The benches of a class, and who there is to sit at them. */
+export interface BenchesAnswer {
+  readonly class: ClassName;
+  readonly benches: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly members: readonly string[];
+  }[];
+  readonly students: readonly (Seated & { readonly name: string; readonly absent: boolean })[];
+  /** Pairs who are kept apart when benches are drawn. */
+  readonly apart: readonly (readonly string[])[];
 }
 
 export interface Slip {

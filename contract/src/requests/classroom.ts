@@ -2,8 +2,42 @@ import { mixed, array, boolean, number, object, type InferType } from 'yup';
 import { houseRules } from '../houseRules';
 import { clientId, named, shortText } from './fields';
 
+/** What is to be another of a student; what is not said stays. */
 export const studentChange = object({
-  spoken: boolean().strict().required('Say whether the scale may be described.'),
+  spoken: boolean().strict(),
+  name: named('name', 60).optional(),
+  /** Whether they are missing today. */
+  absent: boolean().strict(),
+})
+  .noUnknown()
+  .test(
+    'something',
+    'Say what is to be changed.',
+    ({ spoken, name, absent }) => spoken !== undefined || name !== undefined || absent !== undefined,
+  );
+
+/** Pairs who are kept apart. */
+export const storedApart = array(array(clientId).length(2, 'Two are kept apart.').required())
+  .max(200)
+  .required();
+
+/** Who sits at which bench. */
+export const arrangement = object({
+  benches: array(
+    object({
+      id: clientId,
+      name: named('name of a bench', 40),
+      members: array(clientId).max(40, 'At most 40 sit at a bench.').required(),
+    }).noUnknown(),
+  )
+    .max(60, 'A class has at most 60 benches.')
+    .required('The benches are missing.')
+    .test(
+      'names',
+      'Two benches have the same name.',
+      (benches) => new Set(benches?.map(({ name }) => name?.trim().toLowerCase())).size === benches?.length,
+    ),
+  apart: storedApart,
 }).noUnknown();
 
 export const classChange = object({
@@ -41,6 +75,8 @@ export const newStudents = object({
     .min(1, 'Write at least one name.')
     .max(60, 'At most 60 names at once.')
     .required('Write at least one name.'),
+  /** At which bench each sits, in the order of the names; empty for none. */
+  benches: array(shortText('name of a bench', 40).defined()).max(60).optional(),
 }).noUnknown();
 
 export const newSlips = object({
@@ -56,3 +92,4 @@ export type NewSlips = InferType<typeof newSlips>;
 export type InvestigationChange = InferType<typeof investigationChange>;
 export type ClassChange = InferType<typeof classChange>;
 export type StudentChange = InferType<typeof studentChange>;
+export type Arrangement = InferType<typeof arrangement>;

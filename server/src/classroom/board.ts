@@ -1,5 +1,5 @@
 import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
-import { instruments } from '@green-beam/core';
+import { instruments, isoDay } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import { recordOf, type Fault, type Practice } from '../kept/practices';
 import type { Services } from '../services';
@@ -11,6 +11,7 @@ interface StudentRow {
   readonly name: string;
   readonly group: string | null;
   readonly spoken: boolean;
+  readonly absentOn: string | null;
   /** What their record is called now. */
   readonly record: string | null;
 }
@@ -40,7 +41,7 @@ export async function boardFor(
     ({ times }) => times.filter((time) => time >= midnight).length,
   );
   const students = (some ? rows.filter(({ id }) => some.includes(id)) : rows).flatMap(
-    ({ id, name, group, spoken }): BoardStudent[] => {
+    ({ id, name, group, spoken, absentOn }): BoardStudent[] => {
       const practice = practices.get(id);
       if (!practice) return [];
       return [
@@ -49,6 +50,7 @@ export async function boardFor(
           name,
           group,
           spoken,
+          absent: absentOn === isoDay(at),
           latest: practice.latest.filter((reading) => Date.parse(reading.at) > at.getTime() - weekMs),
           marks: instrumentNames.flatMap(({ kind }) => {
             const of = practice.marks.get(kind);
@@ -74,7 +76,7 @@ export async function boardFor(
 
 const studentsOf = (sequelize: Services['database']['sequelize'], classId: string): Promise<StudentRow[]> =>
   sequelize.query<StudentRow>(
-    `select p.id, p.name, m.spoken,
+    `select p.id, p.name, m.spoken, m.absent_on as "absentOn",
             (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
               where b.person_id = p.id and g.class_id = $1 limit 1) as "group",
             ${recordOf('p.id')} as record

@@ -6,8 +6,9 @@ import type {
   NewStudents,
   Slip,
   SlipsAnswer,
+  StudentChange,
 } from '@green-beam/contract';
-import { presets, type Conventions } from '@green-beam/core';
+import { isoDay, presets, type Conventions } from '@green-beam/core';
 import { randomInt, randomUUID } from 'node:crypto';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Database } from '../database/models';
@@ -80,7 +81,7 @@ async function freeCode({ models }: Database): Promise<string> {
 export async function addStudents(
   { database, publish }: Services,
   classId: string,
-  { names }: NewStudents,
+  { names, benches = [] }: NewStudents,
 ): Promise<SlipsAnswer> {
   const keys = names.map(nameKey);
   const taken = await database.models.classStudents.findAll({ where: { classId, nameKey: keys } });
@@ -92,7 +93,15 @@ export async function addStudents(
     names.map(async (name) => ({ name, studentId: randomUUID(), ...(await newSecret()) })),
   );
   try {
-    await database.sequelize.transaction((transaction) => enrol(database, classId, made, transaction));
+    await database.sequelize.transaction(async (transaction) => {
+      await enrol(database, classId, made, transaction);
+      await seat(
+        database,
+        classId,
+        made.map(({ studentId }, at) => ({ studentId, bench: benches[at]?.trim() ?? '' })),
+        transaction,
+      );
+    });
   } catch (error) {
     // Somebody adds the same name at the same moment.
     if (error instanceof UniqueConstraintError) throw twice(names[0] ?? '');
@@ -188,6 +197,34 @@ async function enrol(
   );
 }
 
+/** Sits students at benches by their names; those that there are not yet are made. */
+async function seat(
+  { models }: Database,
+  classId: string,
+  students: readonly { readonly studentId: string; readonly bench: string }[],
+  transaction: Transaction,
+): Promise<void> {
+  const seated = students.filter(({ bench }) => bench !== '');
+  if (seated.length === 0) return;
+  const there = await models.benchGroups.findAll({ where: { classId }, transaction });
+  const ids = new Map(there.map(({ id, name }) => [name.toLowerCase(), id]));
+  for (const { bench } of seated) {
+    if (ids.has(bench.toLowerCase())) continue;
+    const { id } = await models.benchGroups.create(
+      { id: randomUUID(), classId, name: bench },
+      { transaction },
+    );
+    ids.set(bench.toLowerCase(), id);
+  }
+  await models.benchGroupMembers.bulkCreate(
+    seated.map(({ studentId, bench }) => ({
+      groupId: ids.get(bench.toLowerCase()) ?? '',
+      personId: studentId,
+    })),
+    { transaction },
+  );
+}
+
 async function slipsAnswer(
   { models }: Database,
   classId: string,
@@ -198,16 +235,32 @@ async function slipsAnswer(
   return { class: className(row), slips };
 }
 
-/** Allows a student to have the scale described in words, or no longer. @throws Problem */
-export async function allowSpoken(
-  { database, publish }: Services,
+/** Has something of a student be another: the name, whether the scale may be described, whether they are missing today. @throws Problem */
+export async function changeStudent(
+  { database, publish, now }: Services,
   classId: string,
   personId: string,
-  spoken: boolean,
+  { spoken, name, absent }: StudentChange,
 ): Promise<void> {
-  const row = await database.models.classStudents.findOne({ where: { classId, personId } });
+  const { models, sequelize } = database;
+  const row = await models.classStudents.findOne({ where: { classId, personId } });
   if (!row) throw new Problem('not-found');
-  await row.update({ spoken });
+  try {
+    await sequelize.transaction(async (transaction) => {
+      await row.update(
+        {
+          ...(spoken === undefined ? {} : { spoken }),
+          ...(name === undefined ? {} : { nameKey: nameKey(name) }),
+          ...(absent === undefined ? {} : { absentOn: absent ? isoDay(now()) : null }),
+        },
+        { transaction },
+      );
+      if (name !== undefined) await models.people.update({ name }, { where: { id: personId }, transaction });
+    });
+  } catch (error) {
+    if (error instanceof UniqueConstraintError && name !== undefined) throw twice(name);
+    throw error;
+  }
   await publish.people([personId]);
   publish.board(classId, [personId]);
 }

@@ -1,4 +1,5 @@
 import {
+  arrangement,
   classChange,
   isId,
   newClass,
@@ -15,7 +16,8 @@ import type { Services } from '../services';
 import { boardFor } from './board';
 import { houseRulesFor, reviseHouseRules } from './houseRules';
 import { managerOwns, staffOwns } from '../access/membership';
-import { addStudents, allowSpoken, changeClass, createClass, makeSlips, removeStudent } from './roster';
+import { arrange, benchesOf } from './benches';
+import { addStudents, changeClass, changeStudent, createClass, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {
   route(router, endpoints.newClass, {
@@ -28,6 +30,17 @@ export function classroomRoutes(router: Router, services: Services): void {
     owns: managerOwns,
     body: classChange,
     run: ({ owned, body }) => changeClass(services, owned, body),
+  });
+  route(router, endpoints.benches, {
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ owned }) => benchesOf(services, owned),
+  });
+  route(router, endpoints.arrange, {
+    allow: 'teacher',
+    owns: managerOwns,
+    body: arrangement,
+    run: ({ owned, body }) => arrange(services, owned, body),
   });
   route(router, endpoints.board, {
     allow: 'teacher',
@@ -55,7 +68,7 @@ export function classroomRoutes(router: Router, services: Services): void {
     allow: 'teacher',
     owns: managerOwns,
     body: studentChange,
-    run: ({ owned, params, body }) => allowSpoken(services, owned, params['studentId'] ?? '', body.spoken),
+    run: ({ owned, params, body }) => changeStudent(services, owned, params['studentId'] ?? '', body),
   });
   route(router, endpoints.removeStudent, {
     allow: 'teacher',

@@ -13,6 +13,7 @@ import * as variations from './migrations/0010-variations';
 import * as materials from './migrations/0011-materials';
 import * as comparisons from './migrations/0012-comparisons';
 import * as heldBack from './migrations/0013-held-back';
+import * as benches from './migrations/0014-benches';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -29,6 +30,7 @@ const migrations = {
   '0011-materials': materials,
   '0012-comparisons': comparisons,
   '0013-held-back': heldBack,
+  '0014-benches': benches,
 } as const;
 
 /** The names of all migrations, in order. */

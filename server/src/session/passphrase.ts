@@ -1,3 +1,4 @@
+import { sameName } from '@green-beam/core';
 import { hash, verify } from '@node-rs/argon2';
 import { randomInt } from 'node:crypto';
 
@@ -24,8 +25,7 @@ export const plainPassphrase = (text: string): string =>
     .replace(/[\s-]+/g, ' ');
 
 /** How a name is compared at sign-in. */
-export const nameKey = (name: string): string =>
-  name.trim().normalize('NFKC').toLowerCase().replace(/\s+/g, ' ');
+export const nameKey = sameName;
 
 export const hashSecret = (secret: string): Promise<string> => hash(secret);
 

@@ -22,6 +22,7 @@ const pupil = (id: string, name: string, rest: Partial<BoardStudent> = {}): Boar
   name,
   group: null,
   spoken: false,
+  absent: false,
   latest: [],
   marks: [
     { kind: 'graduated-cylinder', mark: null, skill: { kind: 'graduated-cylinder', ...skill } },
@@ -185,7 +186,7 @@ describe('roster and slips', () => {
     await user.type(await screen.findByLabelText('Add students'), '  Dee Moss {Enter}{Enter}');
     await user.click(screen.getByRole('button', { name: 'Add one student' }));
     const section = await screen.findByRole('region', { name: 'New slips' });
-    expect(sent('POST /api/classes/tern/students')[0]?.body).toEqual({ names: ['Dee Moss'] });
+    expect(sent('POST /api/classes/tern/students')[0]?.body).toEqual({ names: ['Dee Moss'], benches: [''] });
     expect(section).toHaveTextContent('One new slip. Print them now');
     expect(section).toHaveTextContent('amber lantern quay');
     await user.click(screen.getByRole('button', { name: 'Print the slips' }));

@@ -35,6 +35,8 @@ export interface ClassRow extends Row {
   name: string;
   /** Whether its students may begin logbooks of their own. */
   freeLogbooks?: boolean;
+  /** Read through `storedApart`. */
+  apart?: unknown;
 }
 
 export interface ClassConventionsRow extends Row {
@@ -58,6 +60,8 @@ export interface ClassStudentRow extends Row {
   nameKey: string;
   /** True where this student may have the scale described in words. */
   spoken?: boolean;
+  /** The day on which they are missing, as `2026-11-03`. */
+  absentOn?: string | null;
 }
 
 export interface BenchGroupRow extends Row {
@@ -105,6 +109,7 @@ export const peopleTables = (table: Define) => ({
     code: needed(TEXT),
     name: needed(TEXT),
     freeLogbooks: { ...needed(BOOLEAN), defaultValue: false },
+    apart: { ...needed(JSONB), defaultValue: [] },
   }),
   classConventions: table<ClassConventionsRow>('class_conventions', {
     id: id(),
@@ -118,6 +123,7 @@ export const peopleTables = (table: Define) => ({
     personId: key(),
     nameKey: needed(TEXT),
     spoken: { ...needed(BOOLEAN), defaultValue: false },
+    absentOn: TEXT,
   }),
   benchGroups: table<BenchGroupRow>('bench_groups', {
     id: id(),

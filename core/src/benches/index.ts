@@ -1,0 +1,2 @@
+export * from './drawBenches';
+export * from './rosterLines';

@@ -1,0 +1,71 @@
+import { clean } from '../support/axe';
+import { expect, signInStudent, signInTeacher, test } from '../support/people';
+
+const names = Array.from(
+  { length: 24 },
+  (_, at) => `Kit ${String.fromCharCode(65 + at)}. Sorrel;Bench ${1 + Math.floor(at / 3)}`,
+);
+
+test('a new class of 24 with its benches and house rules, in eight presses and fields at most', async ({
+  page,
+}) => {
+  await signInTeacher(page);
+  let used = 0;
+  const counted = async (act: Promise<unknown>) => {
+    used += 1;
+    await act;
+  };
+  await counted(page.getByLabel('Another class').fill('7 Fulmar'));
+  await counted(page.getByLabel('House rules to begin with').selectOption('Physics bench'));
+  await counted(page.getByRole('button', { name: 'Make the class' }).click());
+  // One of them stands twice: it is said before anything is kept.
+  await page.getByLabel('Add students', { exact: true }).fill(`${names.join('\n')}\nkit a. sorrel`);
+  await expect(page.getByRole('alert')).toContainText('Line 25: “kit a. sorrel” stands in line 1 already.');
+  await counted(page.getByLabel('Add students', { exact: true }).fill(names.join('\n')));
+  await expect(page.getByText('24 names at 8 benches.')).toBeVisible();
+  await counted(page.getByRole('button', { name: 'Add 24 students' }).click());
+  await expect(page.getByText(/^24 new slips/)).toBeVisible();
+  expect(used).toBeLessThanOrEqual(8);
+
+  await page.getByRole('link', { name: 'Benches', exact: true }).click();
+  await expect(page.getByText('24 students, 8 benches')).toBeVisible();
+  await clean(page);
+  // By keys alone: the choice at the name.
+  await page.getByLabel('Bench of Kit A. Sorrel').selectOption('Bench 8');
+  await expect(page.getByLabel('Bench of Kit A. Sorrel')).toHaveValue(
+    (await page.getByLabel('Bench of Kit X. Sorrel').inputValue()) || 'none',
+  );
+  // By dragging.
+  const grip = await page.getByRole('button', { name: 'Drag Kit B. Sorrel' }).boundingBox();
+  const free = await page.getByRole('heading', { name: 'At no bench' }).boundingBox();
+  await page.mouse.move((grip?.x ?? 0) + 8, (grip?.y ?? 0) + 8);
+  await page.mouse.down();
+  await page.mouse.move((free?.x ?? 0) + 40, (free?.y ?? 0) + 40, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByLabel('Bench of Kit B. Sorrel')).toHaveValue('');
+  await page.getByRole('button', { name: 'Draw the benches' }).click();
+  await expect(page.getByLabel('Bench of Kit B. Sorrel')).not.toHaveValue('');
+});
+
+test('the class is asked from the headline, and answers are held back', async ({ page, browser }) => {
+  await signInTeacher(page);
+  // One press.
+  await page
+    .getByRole('region', { name: 'Worth five minutes' })
+    .first()
+    .getByRole('button', { name: 'Ask the class' })
+    .click();
+  await expect(page.getByText('No answer yet.')).toBeVisible();
+  const student = await (await browser.newContext()).newPage();
+  await signInStudent(student, 'Rhoswen Kite');
+  await student.getByRole('button', { name: 'Read it' }).click();
+  await student.getByLabel('Your reading', { exact: true }).fill('1.0');
+  await student.getByRole('radio').first().check();
+  await student.getByRole('button', { name: 'Give the answer' }).click();
+  await expect(student.getByText('Your answer is kept.')).toBeVisible();
+  await clean(student);
+  await page.getByRole('button', { name: 'Reveal the answer' }).click();
+  await expect(student.getByText('Your answer is kept.')).toHaveCount(0);
+  await page.getByRole('button', { name: 'End the question' }).click();
+  await student.context().close();
+});
