@@ -35,6 +35,8 @@ export function Benches() {
   });
   const [before, setBefore] = useState<Seats | null>(null);
   const arrange = useMutation({
+    // One after the other, in the order in which they were made.
+    scope: { id: `benches ${classId}` },
     mutationFn: (body: Seats) => call(endpoints.arrange, { params: { classId }, body }),
     onSuccess: (now) => queries.setQueryData(benchesKey(classId), now),
   });
@@ -72,17 +74,16 @@ export function Benches() {
         benches={benches}
         onDrawn={(drawn) => put({ benches: drawn })}
       />
-      {before && (
-        <Button
-          look="quiet"
-          onClick={() => {
-            arrange.mutate(before);
-            setBefore(null);
-          }}
-        >
-          Undo
-        </Button>
-      )}
+      <Button
+        look="quiet"
+        disabled={before === null}
+        onClick={() => {
+          if (before) arrange.mutate(before);
+          setBefore(null);
+        }}
+      >
+        Undo
+      </Button>
       {arrange.isError && (
         <p role="alert" className="my-2 border-l-4 border-vermilion pl-3">
           {sentenceFor(arrange.error)}
