@@ -27,6 +27,8 @@ export const paths = {
   calculations: '/api/logbooks/:logbookId/calculations',
   logbooks: '/api/logbooks',
   logbook: '/api/logbooks/:logbookId',
+  reviews: '/api/logbooks/:logbookId/reviews',
+  marks: '/api/classes/:classId/marks',
   entries: '/api/logbooks/:logbookId/entries',
   blocks: '/api/logbooks/:logbookId/blocks',
   photo: '/api/logbooks/:logbookId/photos/:photoId',

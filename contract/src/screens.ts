@@ -26,6 +26,7 @@ export const screens = [
   '/logbook/:logbookId/second-look',
   '/logbook/:logbookId/history',
   '/logbook/:logbookId/report',
+  '/logbook/:logbookId/review',
   '/class/:classId',
   '/class/:classId/investigations',
   '/class/:classId/investigations/edit',
@@ -35,6 +36,7 @@ export const screens = [
   '/class/:classId/question',
   '/class/:classId/roster',
   '/class/:classId/benches',
+  '/class/:classId/marks',
 ] as const;
 
 const patterns = screens.map((screen) => new RegExp(`^${screen.replace(/:\w+/g, '[^/.][^/]*')}/?$`));

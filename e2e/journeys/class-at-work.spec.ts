@@ -1,5 +1,7 @@
 import { clean } from '../support/axe';
+import { glasswareThreeWays } from '@green-beam/core';
 import { expect, signInStudent, signInTeacher, test } from '../support/people';
+import { makeRoom, openBook, writeRows } from '../support/room';
 
 const names = Array.from(
   { length: 24 },
@@ -68,4 +70,58 @@ test('the class is asked from the headline, and answers are held back', async ({
   await expect(student.getByText('Your answer is kept.')).toHaveCount(0);
   await page.getByRole('button', { name: 'End the question' }).click();
   await student.context().close();
+});
+
+test('a logbook is handed in, reviewed with a remark and a mark, handed back, and the marks go out', async ({
+  page,
+  browser,
+}) => {
+  const room = await makeRoom('Marked', ['Odile Kern'], glasswareThreeWays);
+  await room.signIn(page, 'Odile Kern');
+  await openBook(page, glasswareThreeWays.title);
+  await writeRows(page, 'Trial 1, Temperature of the water in °C', '20.0', '20');
+  await page.getByRole('link', { name: 'Second look' }).click();
+  await page.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Hand in again' })).toBeVisible();
+
+  const teacher = await (await browser.newContext()).newPage();
+  await signInTeacher(teacher);
+  let presses = 0;
+  const press = async (act: Promise<unknown>) => {
+    presses += 1;
+    await act;
+  };
+  const own = teacher.getByRole('region', { name: 'Marked' });
+  await press(own.getByRole('link', { name: 'Marks' }).click());
+  await press(
+    teacher
+      .getByRole('region', { name: 'Waiting for review' })
+      .getByRole('link', { name: 'Odile Kern' })
+      .click(),
+  );
+  await press(
+    teacher
+      .getByRole('button', { name: /^Remark on it/ })
+      .first()
+      .click(),
+  );
+  await press(teacher.getByLabel('Judgement').selectOption('2'));
+  await press(teacher.getByRole('button', { name: 'Hand it back' }).click());
+  await expect(teacher.getByRole('region', { name: /^Handed back/ })).toBeVisible();
+  expect(presses).toBeLessThanOrEqual(6);
+  await clean(teacher);
+
+  await teacher.getByRole('link', { name: 'Today', exact: true }).click();
+  await own.getByRole('link', { name: 'Marks' }).click();
+  const file = teacher.waitForEvent('download');
+  await teacher.getByRole('button', { name: 'Save as CSV' }).click();
+  expect((await file).suggestedFilename()).toMatch(/marks\.csv$/);
+  await clean(teacher);
+  await teacher.context().close();
+
+  // It has come back: the student finds it on Today, and hands in again.
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByRole('link', { name: /^Came back: \d+ of 20$/ }).click();
+  await expect(page.getByText(/^It has come back/)).toBeVisible();
+  await clean(page);
 });

@@ -21,6 +21,7 @@ import { logbookRoutes } from './logbook/routes';
 import { eventRoutes } from './publish/routes';
 import type { Services } from './services';
 import { questionRoutes } from './question/routes';
+import { reviewRoutes } from './review/routes';
 import { compareRoutes } from './compare/routes';
 import { stockRoutes } from './stock/routes';
 import { cookieNames, sessionRoutes } from './session/routes';
@@ -144,6 +145,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
     logbookRoutes,
     stockRoutes,
     compareRoutes,
+    reviewRoutes,
     classroomRoutes,
     eventRoutes,
   ])

@@ -76,6 +76,10 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'review',
+            lazy: async () => ({ Component: (await import('./logbook/ReviewPage')).ReviewPage }),
+          },
+          {
             path: 'second-look',
             lazy: async () => ({ Component: (await import('./logbook/SecondLook')).SecondLook }),
           },
@@ -119,6 +123,10 @@ export const router = createBrowserRouter([
       {
         path: 'class/:classId',
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
+      },
+      {
+        path: 'class/:classId/marks',
+        lazy: async () => ({ Component: (await import('./classroom/BookOfMarks')).BookOfMarks }),
       },
       {
         path: 'class/:classId/benches',

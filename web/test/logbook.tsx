@@ -12,6 +12,7 @@ import { History } from '../src/logbook/History';
 import { Logbook } from '../src/logbook/Logbook';
 import { Measure } from '../src/logbook/Measure';
 import { Report } from '../src/logbook/Report';
+import { ReviewPage } from '../src/logbook/ReviewPage';
 import { SecondLook } from '../src/logbook/SecondLook';
 import { Uncertainty } from '../src/logbook/Uncertainty';
 import { open, serve, student, type Answers } from './page';
@@ -26,6 +27,7 @@ const routes = [
       { path: 'second-look', Component: SecondLook },
       { path: 'history', Component: History },
       { path: 'report', Component: Report },
+      { path: 'review', Component: ReviewPage },
     ],
   },
 ];

@@ -1,4 +1,5 @@
 export * from './compare';
+export * from './review';
 export * from './session';
 export * from './bench';
 export * from './figures';

@@ -15,6 +15,8 @@ export interface LogbookLine {
   readonly resultSymbol: string;
   /** True once it was handed in. */
   readonly handedIn: boolean;
+  /** What it was given when it came back last, in the list of one’s own logbooks. */
+  readonly back?: { readonly mark: number; readonly at: string };
 }
 
 export interface LogbooksAnswer {

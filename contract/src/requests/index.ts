@@ -5,6 +5,7 @@ export { isId } from './fields';
 export * from './figures';
 export * from './logbook';
 export * from './question';
+export * from './review';
 export * from './session';
 export * from './materials';
 export * from './stock';

@@ -38,6 +38,8 @@ export * from './secondLook';
 export * from './logbookRules';
 export { floatAnswers } from './floatingRule';
 export * from './look';
+export * from './criteria';
+export * from './marksCsv';
 export * from './exchange';
 export * from './houseSample';
 export * from './checkInvestigation';

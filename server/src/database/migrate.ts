@@ -14,6 +14,7 @@ import * as materials from './migrations/0011-materials';
 import * as comparisons from './migrations/0012-comparisons';
 import * as heldBack from './migrations/0013-held-back';
 import * as benches from './migrations/0014-benches';
+import * as reviews from './migrations/0015-reviews';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -31,6 +32,7 @@ const migrations = {
   '0012-comparisons': comparisons,
   '0013-held-back': heldBack,
   '0014-benches': benches,
+  '0015-reviews': reviews,
 } as const;
 
 /** The names of all migrations, in order. */

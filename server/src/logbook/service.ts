@@ -1,11 +1,13 @@
-import type {
-  CalculationAnswer,
-  EntriesAnswer,
-  LogbookAnswer,
-  LogbookLine,
-  LogbooksAnswer,
+import {
+  readStored,
+  storedMarks,
+  type CalculationAnswer,
+  type EntriesAnswer,
+  type LogbookAnswer,
+  type LogbookLine,
+  type LogbooksAnswer,
 } from '@green-beam/contract';
-import { variationFor, variedBy, withoutAnswers, type Conventions } from '@green-beam/core';
+import { sumOfMarks, variationFor, variedBy, withoutAnswers, type Conventions } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
@@ -44,7 +46,28 @@ export async function logbooksFor({ database, kept }: Services, who: Caller): Pr
       return [unopened(await kept.investigation(newest.id))];
     }),
   );
-  return { logbooks: lines.flat(), begins: await mayBeginIn(database, who) };
+  return { logbooks: await withMarks(database, lines.flat()), begins: await mayBeginIn(database, who) };
+}
+
+/** Logbooks with what each was given when it came back last. */
+async function withMarks({ sequelize }: Database, lines: readonly LogbookLine[]): Promise<LogbookLine[]> {
+  const ids = lines.flatMap(({ logbookId }) => logbookId ?? []);
+  if (ids.length === 0) return [...lines];
+  const rows = await sequelize.query<{ id: string; at: Date; marks: unknown }>(
+    `select distinct on (logbook_id) logbook_id as id, created_at as at, marks from reviews
+      where logbook_id = any($1::uuid[]) order by logbook_id, created_at desc`,
+    { type: QueryTypes.SELECT, bind: [ids] },
+  );
+  const given = new Map(
+    rows.map(({ id, at, marks }) => [
+      id,
+      { mark: sumOfMarks(readStored(storedMarks, marks, 'mark')), at: at.toISOString() },
+    ]),
+  );
+  return lines.map((line) => {
+    const back = given.get(line.logbookId ?? '');
+    return back ? { ...line, back } : line;
+  });
 }
 
 /** The class in which somebody may begin a logbook of their own: a teacher in theirs, a student where the teacher lets them. */

@@ -107,6 +107,9 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
             <Link to="compare" className="underline underline-offset-4">
               Compare
             </Link>
+            <Link to="marks" className="underline underline-offset-4">
+              Marks
+            </Link>
             <Link to="benches" className="underline underline-offset-4">
               Benches
             </Link>

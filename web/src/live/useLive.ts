@@ -30,6 +30,7 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       if (event.arrived) arrive(queries, event.logbookId, event.arrived);
       else void catchUp(queries, event.logbookId);
       again('logbooks');
+      again('reviews', event.logbookId);
       break;
     case 'board':
       void patchBoard(queries, event.classId, event.students);

@@ -26,6 +26,7 @@ const pages = [
   { to: 'second-look', name: 'Second look' },
   { to: 'history', name: 'History' },
   { to: 'report', name: 'Report' },
+  { to: 'review', name: 'Review' },
 ] as const;
 
 function OpenBook({ answer }: { readonly answer: KeptLogbook }) {

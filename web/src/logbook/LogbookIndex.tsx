@@ -1,6 +1,6 @@
 import { endpoints, type LogbookLine } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { shapes } from '@green-beam/core';
+import { shapes, mostMarks } from '@green-beam/core';
 import { lazy, Suspense, useId, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
@@ -160,6 +160,16 @@ export function LogbookSummary({ line }: { readonly line: LogbookLine }) {
           <p>
             <Symbol text={line.resultSymbol} /> = <Stated text={line.resultText} />
             {line.handedIn && <span className="ml-3 text-beam">handed in</span>}
+          </p>
+        )}
+        {line.back && (
+          <p>
+            <Link
+              to={`/logbook/${line.logbookId ?? ''}/review`}
+              className="font-bold text-beam underline underline-offset-4"
+            >
+              Came back: {line.back.mark} of {mostMarks}
+            </Link>
           </p>
         )}
         {open.isError && <p role="alert">{sentenceFor(open.error)}</p>}

@@ -78,6 +78,16 @@ export interface KeptCalculationRow extends Row {
   result: string;
 }
 
+/** A logbook as somebody handed it back. */
+export interface ReviewRow extends Row {
+  id: string;
+  logbookId: string;
+  personId: string;
+  /** Read through `storedMarks` and `storedRemarks`. */
+  marks: unknown;
+  remarks: unknown;
+}
+
 const { BIGINT, BLOB, BOOLEAN, DATE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 
 /** Investigations and the logbooks that are kept of them. */
@@ -136,5 +146,12 @@ export const logbooksTables = (table: Define) => ({
     personId: needed(UUID),
     expression: needed(TEXT),
     result: needed(TEXT),
+  }),
+  reviews: table<ReviewRow>('reviews', {
+    id: id(),
+    logbookId: needed(UUID),
+    personId: needed(UUID),
+    marks: needed(JSONB),
+    remarks: needed(JSONB),
   }),
 });

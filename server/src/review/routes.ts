@@ -1,0 +1,31 @@
+import { endpoints, newReview } from '@green-beam/contract';
+import type { Router } from 'express';
+import { mayManage, staffOwns } from '../access/membership';
+import { route, type Named } from '../access/route';
+import { readable } from '../logbook/service';
+import type { Services } from '../services';
+import { handBack, marksOf, reviewsOf } from './service';
+
+export function reviewRoutes(router: Router, services: Services): void {
+  const owns = ({ who, params }: Named) => readable(services, who, params['logbookId'] ?? '');
+  route(router, endpoints.reviews, {
+    allow: 'signed-in',
+    owns,
+    run: ({ owned }) => reviewsOf(services, owned),
+  });
+  route(router, endpoints.handBack, {
+    allow: 'teacher',
+    owns: async (named) => {
+      const book = await owns(named);
+      mayManage(book.investigation.classId, named.who);
+      return book;
+    },
+    body: newReview,
+    run: ({ who, owned, body }) => handBack(services, who, owned, body),
+  });
+  route(router, endpoints.marks, {
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ who, owned }) => marksOf(services, who, owned),
+  });
+}

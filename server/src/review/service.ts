@@ -1,0 +1,128 @@
+import {
+  readStored,
+  storedMarks,
+  storedRemarks,
+  type MarkCell,
+  type MarksAnswer,
+  type NewReview,
+  type Review,
+  type ReviewsAnswer,
+} from '@green-beam/contract';
+import { sumOfMarks } from '@green-beam/core';
+import { QueryTypes } from 'sequelize';
+import type { Caller } from '../access/caller';
+import { Problem } from '../http/problem';
+import type { OpenBook } from '../kept/keptRows';
+import type { Services } from '../services';
+
+interface Row {
+  readonly id: string;
+  readonly by: string;
+  readonly at: Date;
+  readonly marks: unknown;
+  readonly remarks: unknown;
+}
+
+/** What was said of a logbook each time that it was handed back. */
+export async function reviewsOf({ database }: Services, { id }: OpenBook): Promise<ReviewsAnswer> {
+  const rows = await database.sequelize.query<Row>(
+    `select r.id, p.name as by, r.created_at as at, r.marks, r.remarks
+       from reviews r join people p on p.id = r.person_id
+      where r.logbook_id = $1 order by r.created_at desc, r.id`,
+    { type: QueryTypes.SELECT, bind: [id] },
+  );
+  return {
+    reviews: rows.map(({ at, marks, remarks, ...rest }): Review => ({
+      ...rest,
+      at: at.toISOString(),
+      marks: readStored(storedMarks, marks, 'mark'),
+      remarks: readStored(storedRemarks, remarks, 'remark'),
+    })),
+  };
+}
+
+/** Hands a logbook back with marks and remarks; a repeated request with the same id does so once. @throws Problem */
+export async function handBack(
+  services: Services,
+  who: Caller,
+  book: OpenBook,
+  { id, marks, remarks }: NewReview,
+): Promise<ReviewsAnswer> {
+  const { models } = services.database;
+  const known = await models.reviews.findByPk(id);
+  if (known && known.logbookId !== book.id) throw new Problem('already-used');
+  if (!known)
+    await models.reviews.bulkCreate([{ id, logbookId: book.id, personId: who.id, marks, remarks }], {
+      ignoreDuplicates: true,
+    });
+  services.publish.logbook({
+    logbookId: book.id,
+    classId: book.investigation.classId,
+    members: book.members.map((member) => member.id),
+    arrived: null,
+    by: '',
+  });
+  return reviewsOf(services, book);
+}
+
+interface BookRow {
+  readonly personId: string;
+  readonly logbookId: string;
+  readonly familyId: string;
+  readonly handedIn: Date | null;
+  readonly handedBack: Date | null;
+  readonly marks: unknown;
+}
+
+/** Students and what became of each investigation: three queries, however many there are. */
+export async function marksOf({ database }: Services, who: Caller, classId: string): Promise<MarksAnswer> {
+  const { sequelize } = database;
+  const select = { type: QueryTypes.SELECT as const, bind: [classId] };
+  const [tasks, students, books] = await Promise.all([
+    sequelize.query<{ id: string; title: string; newest: string }>(
+      `select distinct on (family_id) family_id as id, body->>'title' as title, id as newest
+         from investigations where class_id = $1 and person_id is null order by family_id, version desc`,
+      select,
+    ),
+    sequelize.query<{ id: string; name: string; bench: string | null }>(
+      `select p.id, p.name, (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
+                              where b.person_id = p.id and g.class_id = $1 limit 1) as bench
+         from class_students m join people p on p.id = m.person_id where m.class_id = $1 order by p.name, p.id`,
+      select,
+    ),
+    sequelize.query<BookRow>(
+      `select m.person_id as "personId", l.id as "logbookId", i.family_id as "familyId",
+              (select max(e.created_at) from logbook_entries e
+                where e.logbook_id = l.id and e.kind = 'hand-in') as "handedIn",
+              r.created_at as "handedBack", r.marks
+         from investigations i join logbooks l on l.investigation_id = i.id
+         join logbook_members m on m.logbook_id = l.id
+         left join lateral (select created_at, marks from reviews where logbook_id = l.id
+                             order by created_at desc limit 1) r on true
+        where i.class_id = $1 and i.person_id is null order by l.created_at`,
+      select,
+    ),
+  ]);
+  const itsClass = who.classes.find(({ id }) => id === classId);
+  return {
+    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    tasks: tasks.sort((a, b) => a.title.localeCompare(b.title)),
+    students: students.map((student) => ({
+      ...student,
+      cells: books.flatMap((row) => (row.personId === student.id ? [cellOf(row)] : [])),
+    })),
+  };
+}
+
+function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow): MarkCell {
+  const back = handedBack !== null && (handedIn === null || handedBack >= handedIn);
+  const at = back ? handedBack : handedIn;
+  return {
+    task: familyId,
+    logbookId,
+    state: back ? 'handed back' : handedIn ? 'handed in' : 'begun',
+    at: at && at.toISOString(),
+    // What was given stays until another is.
+    mark: marks === null ? null : sumOfMarks(readStored(storedMarks, marks, 'mark')),
+  };
+}
