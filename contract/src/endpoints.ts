@@ -20,6 +20,7 @@ import type {
   LogbooksAnswer,
   MarksAnswer,
   MaterialsAnswer,
+  OwnTasksAnswer,
   PoolAnswer,
   PractisedAnswer,
   PresetsAnswer,
@@ -32,6 +33,7 @@ import type {
   StaffQuestionAnswer,
   StockAnswer,
   TakenReading,
+  TasksAnswer,
   WhichAnswer,
   WordsAnswer,
 } from './answers';
@@ -60,9 +62,11 @@ import type {
   NewSlips,
   NewStationQuestion,
   NewStudents,
+  NewTask,
   StudentChange,
   StudentSignIn,
   TakeQuestion,
+  TaskChange,
   TeacherSignIn,
   WhichInstrument,
 } from './requests';
@@ -182,6 +186,10 @@ export const endpoints = {
   reviseHouseRules: post<Omit<NewHouseRules, 'rules'> & { readonly rules: Conventions }, HouseRulesAnswer>()(
     paths.houseRules,
   ),
+  ownTasks: get<Nothing, OwnTasksAnswer>()(paths.ownTasks),
+  tasks: get<Nothing, TasksAnswer>()(paths.tasks),
+  setTask: post<NewTask, TasksAnswer>()(paths.tasks),
+  changeTask: post<TaskChange, TasksAnswer>()(paths.task),
   benches: get<Nothing, BenchesAnswer>()(paths.benches),
   arrange: post<Arrangement, BenchesAnswer>()(paths.benches),
   board: get<Nothing, BoardAnswer>()(paths.board),

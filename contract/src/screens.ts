@@ -37,6 +37,7 @@ export const screens = [
   '/class/:classId/roster',
   '/class/:classId/benches',
   '/class/:classId/marks',
+  '/class/:classId/tasks',
 ] as const;
 
 const patterns = screens.map((screen) => new RegExp(`^${screen.replace(/:\w+/g, '[^/.][^/]*')}/?$`));

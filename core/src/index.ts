@@ -17,3 +17,4 @@ export * from './drills';
 export * from './exercises';
 export * from './cards';
 export * from './benches';
+export * from './tasks';

@@ -21,6 +21,7 @@ import { logbookRoutes } from './logbook/routes';
 import { eventRoutes } from './publish/routes';
 import type { Services } from './services';
 import { questionRoutes } from './question/routes';
+import { taskRoutes } from './tasks/routes';
 import { reviewRoutes } from './review/routes';
 import { compareRoutes } from './compare/routes';
 import { stockRoutes } from './stock/routes';
@@ -146,6 +147,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
     stockRoutes,
     compareRoutes,
     reviewRoutes,
+    taskRoutes,
     classroomRoutes,
     eventRoutes,
   ])

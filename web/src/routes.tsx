@@ -125,6 +125,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
       },
       {
+        path: 'class/:classId/tasks',
+        lazy: async () => ({ Component: (await import('./classroom/Tasks')).Tasks }),
+      },
+      {
         path: 'class/:classId/marks',
         lazy: async () => ({ Component: (await import('./classroom/BookOfMarks')).BookOfMarks }),
       },

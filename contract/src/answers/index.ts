@@ -1,5 +1,6 @@
 export * from './compare';
 export * from './review';
+export * from './tasks';
 export * from './session';
 export * from './bench';
 export * from './figures';

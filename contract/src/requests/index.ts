@@ -6,6 +6,7 @@ export * from './figures';
 export * from './logbook';
 export * from './question';
 export * from './review';
+export * from './tasks';
 export * from './session';
 export * from './materials';
 export * from './stock';

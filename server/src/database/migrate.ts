@@ -15,6 +15,7 @@ import * as comparisons from './migrations/0012-comparisons';
 import * as heldBack from './migrations/0013-held-back';
 import * as benches from './migrations/0014-benches';
 import * as reviews from './migrations/0015-reviews';
+import * as tasks from './migrations/0016-tasks';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -33,6 +34,7 @@ const migrations = {
   '0013-held-back': heldBack,
   '0014-benches': benches,
   '0015-reviews': reviews,
+  '0016-tasks': tasks,
 } as const;
 
 /** The names of all migrations, in order. */

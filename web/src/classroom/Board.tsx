@@ -101,6 +101,9 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
             <Link to="question" className="ml-auto underline underline-offset-4">
               Show a setting
             </Link>
+            <Link to="tasks" className="underline underline-offset-4">
+              Practice
+            </Link>
             <Link to="investigations" className="underline underline-offset-4">
               Investigations
             </Link>

@@ -38,6 +38,7 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       break;
     case 'question':
       again('question');
+      again('tasks');
       // What was held back may be told now.
       again('setting');
       again('bench');

@@ -7,6 +7,7 @@ import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { ReadersMark } from '@green-beam/drawing';
+import { SetPractice } from './SetPractice';
 
 /** What is set, one suggestion to practise and why, and what one's own readings say. */
 export function StudentToday() {
@@ -19,6 +20,7 @@ export function StudentToday() {
   return (
     <Page title="Today" aside={name}>
       <QuestionLine />
+      <SetPractice />
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[3fr_2fr]">
         <section aria-label="Set for you">
           <h2 className="mb-2">Set for you</h2>

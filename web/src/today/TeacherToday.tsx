@@ -51,7 +51,10 @@ function ClassToday({ line }: { readonly line: ClassName }) {
       <div className="mb-4 flex flex-wrap items-baseline gap-x-5 border-b-2 border-ink pb-1">
         <h2 className="text-xl">{line.name}</h2>
         <p className="text-soft">class code {line.code}</p>
-        <Link to={`/class/${line.id}/marks`} className="ml-auto underline underline-offset-4">
+        <Link to={`/class/${line.id}/tasks`} className="ml-auto underline underline-offset-4">
+          Set practice
+        </Link>
+        <Link to={`/class/${line.id}/marks`} className="underline underline-offset-4">
           Marks
         </Link>
         <Link to={`/class/${line.id}`} className="font-bold underline underline-offset-4">

@@ -40,6 +40,7 @@ function today(who: typeof student, answers: Answers) {
     'GET /api/question': { question: null },
     'GET /api/bench': bench(null, instrument('ruler', 0)),
     'GET /api/logbooks': { logbooks: [] },
+    'GET /api/tasks': { tasks: [] },
     ...answers,
   });
   const view = open(

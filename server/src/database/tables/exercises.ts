@@ -41,6 +41,15 @@ export interface ClassQuestionRow extends Row {
   setting: unknown;
 }
 
+/** Practice that is set for a class. */
+export interface TaskRow extends Row {
+  id: string;
+  classId: string;
+  /** Read through `storedPractising`. */
+  body: unknown;
+  withdrawn: boolean;
+}
+
 /** Since when answers to a question are told of: since it was revealed, or ended. */
 export interface ClassQuestionRevealRow extends Row {
   questionId: string;
@@ -50,7 +59,7 @@ export interface ClassQuestionEndRow extends Row {
   questionId: string;
 }
 
-const { DOUBLE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
+const { BOOLEAN, DOUBLE, INTEGER, JSONB, TEXT, UUID } = DataTypes;
 
 /** What people and classes were asked, and what they answered. */
 export const exercisesTables = (table: Define) => ({
@@ -80,6 +89,12 @@ export const exercisesTables = (table: Define) => ({
     kind: needed(TEXT),
     model: needed(TEXT),
     setting: needed(JSONB),
+  }),
+  tasks: table<TaskRow>('tasks', {
+    id: id(),
+    classId: needed(UUID),
+    body: needed(JSONB),
+    withdrawn: { ...needed(BOOLEAN), defaultValue: false },
   }),
   classQuestionReveals: table<ClassQuestionRevealRow>('class_question_reveals', { questionId: key() }),
   classQuestionEnds: table<ClassQuestionEndRow>('class_question_ends', { questionId: key() }),
