@@ -75,8 +75,9 @@ test('the class is asked from the headline, and answers are held back', async ({
 test('a logbook is handed in, reviewed with a remark and a mark, handed back, and the marks go out', async ({
   page,
   browser,
-}) => {
-  const room = await makeRoom('Marked', ['Odile Kern'], glasswareThreeWays);
+}, { retry }) => {
+  const name = `Marked ${retry}`;
+  const room = await makeRoom(name, ['Odile Kern'], glasswareThreeWays);
   await room.signIn(page, 'Odile Kern');
   await openBook(page, glasswareThreeWays.title);
   await writeRows(page, 'Trial 1, Temperature of the water in °C', '20.0', '20');
@@ -91,7 +92,7 @@ test('a logbook is handed in, reviewed with a remark and a mark, handed back, an
     presses += 1;
     await act;
   };
-  const own = teacher.getByRole('region', { name: 'Marked' });
+  const own = teacher.getByRole('region', { name });
   await press(own.getByRole('link', { name: 'Marks' }).click());
   await press(
     teacher
@@ -124,4 +125,39 @@ test('a logbook is handed in, reviewed with a remark and a mark, handed back, an
   await page.getByRole('link', { name: /^Came back: \d+ of 20$/ }).click();
   await expect(page.getByText(/^It has come back/)).toBeVisible();
   await clean(page);
+});
+
+test('practice is set for today in six presses at most, and a student does it', async ({ page, browser }, {
+  retry,
+}) => {
+  const name = `Practised ${retry}`;
+  const room = await makeRoom(name, ['Odile Kern'], glasswareThreeWays);
+  await signInTeacher(page);
+  let presses = 0;
+  const press = async (act: Promise<unknown>) => {
+    presses += 1;
+    await act;
+  };
+  await press(page.getByRole('region', { name }).getByRole('link', { name: 'Set practice' }).click());
+  await press(page.getByLabel('ruler', { exact: true }).check());
+  await press(page.getByLabel('How long').selectOption('3'));
+  await press(page.getByRole('button', { name: 'Set it' }).click());
+  await expect(page.getByText('0 of 1 done')).toBeVisible();
+  expect(presses).toBeLessThanOrEqual(6);
+  await clean(page);
+
+  const student = await (await browser.newContext()).newPage();
+  await room.signIn(student, 'Odile Kern');
+  await expect(student.getByText('0 of 3 settings')).toBeVisible();
+  await clean(student);
+  await student.getByRole('button', { name: 'Read the ruler' }).click();
+  await student.getByLabel('Your reading', { exact: true }).fill('1.00 cm');
+  await student.keyboard.press('Enter');
+  await expect(student.getByText(/tries left|To the bench|Next setting/).first()).toBeVisible();
+  await student.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect(student.getByText('1 of 3 settings')).toBeVisible();
+  // Taken back, it is gone from Today; what was read stays read.
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(student.getByText('1 of 3 settings')).toHaveCount(0);
+  await student.context().close();
 });

@@ -64,6 +64,7 @@ export function useTries(settingId: string) {
             },
         );
         void queries.invalidateQueries({ queryKey: ['bench'] });
+        void queries.invalidateQueries({ queryKey: ['tasks'] });
       }),
     [outbox, path, queries, settingId],
   );

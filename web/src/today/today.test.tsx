@@ -56,6 +56,43 @@ function today(who: typeof student, answers: Answers) {
   return { ...view, ...server };
 }
 
+describe('practice that is set', () => {
+  const task = (rest: object) => ({
+    id: 't',
+    kinds: ['ruler', 'burette'],
+    settings: 3,
+    benches: [],
+    due: '2026-11-20T22:59:59.999Z',
+    place: 'home',
+    note: 'Mind the zero.',
+    setAt: '2026-11-03T09:00:00Z',
+    withdrawn: false,
+    done: false,
+    late: true,
+    progress: [
+      { kind: 'ruler', read: 4, state: 'begun', done: true },
+      { kind: 'burette', read: 1, state: 'begun', done: false },
+    ],
+    ...rest,
+  });
+
+  it('says how far one has come, and lays out what is next', async () => {
+    const { user, sent } = today(student, {
+      'GET /api/tasks': { tasks: [task({}), task({ id: 'u', done: true, late: false })] },
+      'POST /api/bench/settings': { id: 's' },
+    });
+    const section = await screen.findByRole('region', { name: 'Practice that is set' });
+    expect(section).toHaveTextContent('ruler3 of 3 settings · done');
+    expect(section).toHaveTextContent('burette1 of 3 settings');
+    expect(section).toHaveTextContent('late');
+    expect(within(section).getByText('Done.')).toBeVisible();
+    await user.click(within(section).getByRole('button', { name: 'Read the burette' }));
+    await waitFor(() =>
+      expect(sent('POST /api/bench/settings')[0]?.body).toMatchObject({ kind: 'burette', mode: 'read' }),
+    );
+  });
+});
+
 describe('a student’s first screen', () => {
   it('says so where nothing is set and nothing was read', async () => {
     today(student, {});
