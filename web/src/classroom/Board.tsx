@@ -2,6 +2,7 @@ import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { PageNav } from '../ui/PageNav';
 import { useBoard } from '../answers/board';
 import { StudentRow } from './StudentRow';
 import { WorthFiveMinutes } from './WorthFiveMinutes';
@@ -42,6 +43,18 @@ export function Board() {
   return <OpenBoard board={board.data} />;
 }
 
+const pages = [
+  { to: '.', name: 'The class' },
+  { to: 'question', name: 'Show a setting' },
+  { to: 'tasks', name: 'Practice' },
+  { to: 'investigations', name: 'Investigations' },
+  { to: 'compare', name: 'Compare' },
+  { to: 'marks', name: 'Marks' },
+  { to: 'benches', name: 'Benches' },
+  { to: 'roster', name: 'Roster and slips' },
+  { to: 'rules', name: 'House rules' },
+] as const;
+
 function OpenBoard({ board }: { readonly board: BoardAnswer }) {
   const [filter, setFilter] = useState('');
   const [order, setOrder] = useState<keyof typeof orders>('name');
@@ -68,6 +81,7 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
         </p>
       ) : (
         <>
+          <PageNav label="Pages of the class" pages={pages} />
           {board.worthFiveMinutes && (
             <WorthFiveMinutes
               classId={board.class.id}
@@ -98,30 +112,6 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
                 ))}
               </select>
             </label>
-            <Link to="question" className="ml-auto underline underline-offset-4">
-              Show a setting
-            </Link>
-            <Link to="tasks" className="underline underline-offset-4">
-              Practice
-            </Link>
-            <Link to="investigations" className="underline underline-offset-4">
-              Investigations
-            </Link>
-            <Link to="compare" className="underline underline-offset-4">
-              Compare
-            </Link>
-            <Link to="marks" className="underline underline-offset-4">
-              Marks
-            </Link>
-            <Link to="benches" className="underline underline-offset-4">
-              Benches
-            </Link>
-            <Link to="roster" className="underline underline-offset-4">
-              Roster and slips
-            </Link>
-            <Link to="rules" className="underline underline-offset-4">
-              House rules
-            </Link>
           </div>
           <Table board={board} students={students} />
         </>
