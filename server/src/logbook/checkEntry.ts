@@ -13,7 +13,13 @@ import { Problem } from '../http/problem';
 
 const longestCell = 60;
 
-const onTheBench = { [Op.in]: literal(`(select id from exercises where item->>'of' = 'setting')`) };
+/** Of an answer that is held back not even that it may be taken along is told. */
+const onTheBench = {
+  [Op.in]: literal(
+    `(select e.id from exercises e where e.item->>'of' = 'setting' and (e.question_id is null or exists
+      (select 1 from class_question_reveals r where r.question_id = e.question_id)))`,
+  ),
+};
 
 /** The rows that entries name: what they strike, their photographs, the tries that they were taken from. */
 export interface NamedByEntries {

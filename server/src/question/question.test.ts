@@ -6,6 +6,7 @@ import type {
   SessionAnswer,
   SettingAnswer,
   ClassQuestionAnswer,
+  LogbooksAnswer,
   StaffQuestionAnswer,
   WhichAnswer,
   WordsAnswer,
@@ -198,6 +199,37 @@ describe('held back', () => {
     expect((await teacher.get<StaffQuestionAnswer>(`${path}/question`)).body.question!.answers).toHaveLength(
       24,
     );
+    await teacher.delete(`${path}/question`);
+  });
+
+  it('not even by where a number in a logbook came from', async () => {
+    await teacher.post<StaffQuestionAnswer>(`${path}/question`, {
+      id: randomUUID(),
+      ...cylinder,
+      indicates: '23.7',
+    });
+    const reader = await harness.asStudent('Verity Moss');
+    const go = (await take(reader)).body;
+    const attemptId = (await answer(reader, go.id, '23.7')).body.id;
+    const { logbooks } = (await reader.get<LogbooksAnswer>('/api/logbooks')).body;
+    const book = logbooks.find(({ logbookId }) => logbookId)!.logbookId;
+    const origin = async () => {
+      const { body } = await reader.post<{ entries: { origin: string }[] }>(`/api/logbooks/${book}/entries`, {
+        id: randomUUID(),
+        kind: 'remark',
+        trial: 1,
+        of: 'pin',
+        text: '23.7',
+        attemptId,
+        replaces: null,
+        reason: null,
+        writtenAt: new Date().toISOString(),
+      });
+      return body.entries?.[0]?.origin;
+    };
+    const held = await origin();
+    await teacher.post(`${path}/question/answer`, {});
+    expect([held, await origin()]).toEqual(['own', 'simulated']);
     await teacher.delete(`${path}/question`);
   });
 
