@@ -5,7 +5,7 @@ export const newClassQuestion = object({
   id: clientId,
   kind: needed('kind of instrument', 40),
   /** Null lets chance choose. */
-  model: shortText('model', 60).nullable().default(null),
+  model: shortText('model', 60).min(1, 'The model is missing.').nullable().default(null),
   /** A misreading at which it aims, by its code. */
   aim: shortText('misreading', 60).nullable().default(null),
   /** What it should indicate; null lets chance choose. */

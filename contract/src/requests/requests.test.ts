@@ -152,7 +152,7 @@ const requests: readonly (readonly [
     studentChange,
     { spoken: true },
     [
-      [{ spoken: undefined }, /Say whether the scale may be described/],
+      [{ spoken: undefined }, /Say what is to be changed/],
       [{ spoken: 'yes' }, /./],
     ],
   ],
