@@ -2,7 +2,10 @@ import { endpoints, type Arrangement, type BenchesAnswer } from '@green-beam/con
 import {
   DndContext,
   KeyboardSensor,
+  pointerWithin,
   PointerSensor,
+  rectIntersection,
+  type CollisionDetection,
   useDraggable,
   useDroppable,
   useSensor,
@@ -215,6 +218,12 @@ function Draw({
   );
 }
 
+/** The bench under the pointer; by keys, the one that what is dragged covers most of. */
+const underThePointer: CollisionDetection = (dragged) => {
+  const within = pointerWithin(dragged);
+  return within.length > 0 ? within : rectIntersection(dragged);
+};
+
 function Dragged({
   onMove,
   children,
@@ -229,6 +238,7 @@ function Dragged({
   return (
     <DndContext
       sensors={sensors}
+      collisionDetection={underThePointer}
       onDragEnd={({ active, over }) =>
         over && onMove(String(active.id), String(over.id).replace(/^bench /, ''))
       }
