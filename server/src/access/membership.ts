@@ -1,4 +1,4 @@
-import type { StaffRole } from '@green-beam/contract';
+import type { ClassName, StaffRole } from '@green-beam/contract';
 import { Problem } from '../http/problem';
 import type { Named } from './route';
 import type { Caller } from './caller';
@@ -8,6 +8,12 @@ export function staffRoleIn(classId: string, { classes }: Caller): StaffRole {
   const part = classes.find(({ id }) => id === classId)?.part;
   if (part === undefined || part === 'student') throw new Problem('not-allowed');
   return part;
+}
+
+/** One of the caller's classes by its name and code. */
+export function classFor({ classes }: Caller, classId: string): ClassName {
+  const { code = '', name = '' } = classes.find(({ id }) => id === classId) ?? {};
+  return { id: classId, code, name };
 }
 
 /** Owners and co-teachers may change the roster; assistants may only look. @throws Problem */

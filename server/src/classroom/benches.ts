@@ -1,17 +1,9 @@
 import { readStored, storedApart, type Arrangement, type BenchesAnswer } from '@green-beam/contract';
 import { instruments, isoDay } from '@green-beam/core';
-import { QueryTypes } from 'sequelize';
 import { Problem } from '../http/problem';
-import { recordOf, type Practice } from '../kept/practices';
+import type { Practice } from '../kept/practices';
+import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
-
-interface Row {
-  readonly id: string;
-  readonly name: string;
-  readonly absentOn: string | null;
-  readonly bench: string | null;
-  readonly record: string | null;
-}
 
 /** The benches of a class with who sits there, and of each student what they read steadily and what they misread. @throws Problem */
 export async function benchesOf({ database, kept, now }: Services, classId: string): Promise<BenchesAnswer> {
@@ -19,15 +11,7 @@ export async function benchesOf({ database, kept, now }: Services, classId: stri
   const [own, groups, rows] = await Promise.all([
     models.classes.findByPk(classId),
     models.benchGroups.findAll({ where: { classId } }),
-    sequelize.query<Row>(
-      `select p.id, p.name, m.absent_on as "absentOn",
-              (select b.group_id from bench_group_members b join bench_groups g on g.id = b.group_id
-                where b.person_id = p.id and g.class_id = $1 limit 1) as bench,
-              ${recordOf('p.id')} as record
-         from class_students m join people p on p.id = m.person_id
-        where m.class_id = $1 order by p.name, p.id`,
-      { type: QueryTypes.SELECT, bind: [classId] },
-    ),
+    studentsIn(sequelize, classId),
   ]);
   if (!own) throw new Problem('not-found');
   const practices = await kept.practices.of(rows);
@@ -41,7 +25,7 @@ export async function benchesOf({ database, kept, now }: Services, classId: stri
       .map(({ id, name }) => ({
         id,
         name,
-        members: rows.flatMap((row) => (row.bench === id ? [row.id] : [])),
+        members: rows.flatMap((row) => (row.benchId === id ? [row.id] : [])),
       }))
       .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })),
     students: rows.map(({ id, name, absentOn }) => ({

@@ -1,20 +1,10 @@
 import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
 import { instruments, isoDay } from '@green-beam/core';
-import { QueryTypes } from 'sequelize';
-import { recordOf, type Fault, type Practice } from '../kept/practices';
+import type { Fault, Practice } from '../kept/practices';
+import { studentsIn, type SeatedStudent } from '../kept/studentsIn';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
-import { staffRoleIn } from '../access/membership';
-
-interface StudentRow {
-  readonly id: string;
-  readonly name: string;
-  readonly group: string | null;
-  readonly spoken: boolean;
-  readonly absentOn: string | null;
-  /** What their record is called now. */
-  readonly record: string | null;
-}
+import { classFor, staffRoleIn } from '../access/membership';
 
 const instrumentNames = instruments.map(({ kind, name }) => ({ kind, name }));
 const weekMs = 7 * 86_400_000;
@@ -31,7 +21,7 @@ export async function boardFor(
 ): Promise<BoardAnswer> {
   const staffRole = staffRoleIn(classId, who);
   const [rows, books] = await Promise.all([
-    studentsOf(database.sequelize, classId),
+    studentsIn(database.sequelize, classId),
     kept.books.lines(some ? { inClass: classId, members: some } : { inClass: classId }),
   ]);
   const practices = await kept.practices.of(rows);
@@ -41,14 +31,14 @@ export async function boardFor(
     ({ times }) => times.filter((time) => time >= midnight).length,
   );
   const students = (some ? rows.filter(({ id }) => some.includes(id)) : rows).flatMap(
-    ({ id, name, group, spoken, absentOn }): BoardStudent[] => {
+    ({ id, name, bench, spoken, absentOn }): BoardStudent[] => {
       const practice = practices.get(id);
       if (!practice) return [];
       return [
         {
           id,
           name,
-          group,
+          group: bench,
           spoken,
           absent: absentOn === isoDay(at),
           latest: practice.latest.filter((reading) => Date.parse(reading.at) > at.getTime() - weekMs),
@@ -61,9 +51,8 @@ export async function boardFor(
       ];
     },
   );
-  const itsClass = who.classes.find(({ id }) => id === classId);
   return {
-    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    class: classFor(who, classId),
     staffRole,
     instruments: instrumentNames,
     students,
@@ -74,20 +63,9 @@ export async function boardFor(
   };
 }
 
-const studentsOf = (sequelize: Services['database']['sequelize'], classId: string): Promise<StudentRow[]> =>
-  sequelize.query<StudentRow>(
-    `select p.id, p.name, m.spoken, m.absent_on as "absentOn",
-            (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
-              where b.person_id = p.id and g.class_id = $1 limit 1) as "group",
-            ${recordOf('p.id')} as record
-       from class_students m join people p on p.id = m.person_id
-      where m.class_id = $1 order by p.name, p.id`,
-    { type: QueryTypes.SELECT, bind: [classId] },
-  );
-
 /** The fault, told by its name alone, that most students of the week share; at least three of them. */
 function worthFiveMinutes(
-  students: readonly StudentRow[],
+  students: readonly SeatedStudent[],
   practices: ReadonlyMap<string, Practice>,
   since: number,
 ): BoardAnswer['worthFiveMinutes'] {

@@ -9,7 +9,7 @@ import type { Conventions } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, UniqueConstraintError } from 'sequelize';
 import type { Caller } from '../access/caller';
-import { staffRoleIn } from '../access/membership';
+import { classFor, staffRoleIn } from '../access/membership';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 
@@ -34,9 +34,8 @@ export async function houseRulesFor(
        from class_conventions v where v.class_id = $1 order by v.version desc`,
     { type: QueryTypes.SELECT, bind: [classId] },
   );
-  const itsClass = who.classes.find(({ id }) => id === classId);
   return {
-    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    class: classFor(who, classId),
     versions: rows.map(({ body, madeAt, logbooks, settings }): HouseRulesVersion => ({
       rules: readStored(houseRules, body, 'set of house rules'),
       madeAt: madeAt.toISOString(),

@@ -15,6 +15,8 @@ import {
 } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
+import { classFor } from '../access/membership';
+import { joinSeat } from '../kept/studentsIn';
 import type { Services } from '../services';
 
 /** So many readings are compared at most: the newest. */
@@ -39,12 +41,11 @@ export async function readingsOf(
     questionsOf(services, classId),
     services.kept.conventionsInForce(classId),
   ]);
-  const itsClass = who.classes.find(({ id }) => id === classId);
   const found =
     wanted.kind === null && wanted.questionId === null ? [] : await rowsOf(services, classId, wanted);
   const readings = found.flatMap((row) => asReading(row, body) ?? []);
   return {
-    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    class: classFor(who, classId),
     conventions: body,
     kinds: instruments.flatMap(({ kind, name }) => {
       const own = counts.get(kind);
@@ -111,13 +112,11 @@ interface Row {
 
 const rowsOf = ({ database }: Services, classId: string, { kind, questionId }: Wanted): Promise<Row[]> =>
   database.sequelize.query<Row>(
-    `select t.id, p.name as who, t.at, t.item, t.value, t.off as "divisionsOff",
-            (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
-              where b.person_id = p.id and g.class_id = $1 limit 1) as bench
+    `select t.id, p.name as who, t.at, t.item, t.value, t.off as "divisionsOff", seat.name as bench
        from (select t.id, t.person_id, t.created_at as at, t.value, t.divisions_off as off, e.item
                from ${ofClass} and ($2::text is null or e.kind = $2) and ($3::uuid is null or e.question_id = $3)
               order by t.created_at desc limit ${mostReadings}) t
-       join people p on p.id = t.person_id
+       join people p on p.id = t.person_id ${joinSeat('p.id', '$1')}
       order by t.at, t.id`,
     { type: QueryTypes.SELECT, bind: [classId, kind, questionId] },
   );

@@ -11,6 +11,7 @@ import { UniqueConstraintError } from 'sequelize';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
+import { classFor } from '../access/membership';
 
 /** What a new class begins with. */
 export const setAtFirst: readonly Investigation[] = [boltPin, shackleRing].map(withAnswers);
@@ -44,9 +45,8 @@ export async function investigationsOf(
     );
     return [{ id, version, retired, body, logbooks }];
   });
-  const itsClass = who.classes.find(({ id }) => id === classId);
   return {
-    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    class: classFor(who, classId),
     investigations,
     freeLogbooks: row?.freeLogbooks ?? false,
     readyMade: readyMade.map(withAnswers),

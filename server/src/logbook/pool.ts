@@ -1,6 +1,7 @@
 import type { PoolAnswer } from '@green-beam/contract';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
+import { classFor } from '../access/membership';
 import { Problem } from '../http/problem';
 import { asEntry, entryColumns, type EntryRow } from '../kept/entryRow';
 import type { Services } from '../services';
@@ -30,9 +31,8 @@ export async function poolOf(
     ),
     kept.conventionsInForce(classId),
   ]);
-  const own = who.classes.find(({ id }) => id === classId);
   return {
-    class: { id: classId, code: own?.code ?? '', name: own?.name ?? '' },
+    class: classFor(who, classId),
     conventions: conventions.body,
     investigation: investigation.body,
     books: books.map(({ id, readers }) => ({

@@ -11,8 +11,10 @@ import {
 import { sumOfMarks } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
+import { classFor } from '../access/membership';
 import { Problem } from '../http/problem';
 import type { OpenBook } from '../kept/keptRows';
+import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
 
 interface Row {
@@ -84,12 +86,7 @@ export async function marksOf({ database }: Services, who: Caller, classId: stri
          from investigations where class_id = $1 and person_id is null order by family_id, version desc`,
       select,
     ),
-    sequelize.query<{ id: string; name: string; bench: string | null }>(
-      `select p.id, p.name, (select g.name from bench_group_members b join bench_groups g on g.id = b.group_id
-                              where b.person_id = p.id and g.class_id = $1 limit 1) as bench
-         from class_students m join people p on p.id = m.person_id where m.class_id = $1 order by p.name, p.id`,
-      select,
-    ),
+    studentsIn(sequelize, classId),
     sequelize.query<BookRow>(
       `select m.person_id as "personId", l.id as "logbookId", i.family_id as "familyId",
               (select max(e.created_at) from logbook_entries e
@@ -103,13 +100,14 @@ export async function marksOf({ database }: Services, who: Caller, classId: stri
       select,
     ),
   ]);
-  const itsClass = who.classes.find(({ id }) => id === classId);
   return {
-    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    class: classFor(who, classId),
     tasks: tasks.sort((a, b) => a.title.localeCompare(b.title)),
-    students: students.map((student) => ({
-      ...student,
-      cells: books.flatMap((row) => (row.personId === student.id ? [cellOf(row)] : [])),
+    students: students.map(({ id, name, bench }) => ({
+      id,
+      name,
+      bench,
+      cells: books.flatMap((row) => (row.personId === id ? [cellOf(row)] : [])),
     })),
   };
 }

@@ -10,9 +10,11 @@ import {
 import { instruments, isFor, masteryOf, progressOf, type TaskProgress } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
+import { classFor } from '../access/membership';
 import type { TaskRow } from '../database/models';
 import { Problem } from '../http/problem';
-import { recordOf, type Practice } from '../kept/practices';
+import type { Practice } from '../kept/practices';
+import { joinSeat, studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
 
 const mostTasks = 400;
@@ -76,9 +78,8 @@ export async function ownTasks(services: Services, { id, classes: [own] }: Calle
   if (!own) return { tasks: [] };
   const [all, bench] = await Promise.all([
     tasksIn(services, own.id),
-    services.database.sequelize.query<{ id: string }>(
-      `select b.group_id as id from bench_group_members b join bench_groups g on g.id = b.group_id
-        where b.person_id = $1 and g.class_id = $2 limit 1`,
+    services.database.sequelize.query<{ id: string | null }>(
+      `select seat.id from people p ${joinSeat('p.id', '$2')} where p.id = $1`,
       { type: QueryTypes.SELECT, bind: [id, own.id] },
     ),
   ]);
@@ -102,13 +103,7 @@ export async function tasksOf(services: Services, who: Caller, classId: string):
   const [tasks, benches, people] = await Promise.all([
     tasksIn(services, classId),
     database.models.benchGroups.findAll({ where: { classId } }),
-    database.sequelize.query<{ id: string; name: string; bench: string | null; record: string | null }>(
-      `select p.id, p.name, ${recordOf('p.id')} as record,
-              (select b.group_id from bench_group_members b join bench_groups g on g.id = b.group_id
-                where b.person_id = p.id and g.class_id = $1 limit 1) as bench
-         from class_students m join people p on p.id = m.person_id where m.class_id = $1 order by p.name, p.id`,
-      { type: QueryTypes.SELECT, bind: [classId] },
-    ),
+    studentsIn(database.sequelize, classId),
   ]);
   const [practices, counts] = await Promise.all([
     kept.practices.of(people),
@@ -118,12 +113,11 @@ export async function tasksOf(services: Services, who: Caller, classId: string):
       people.map(({ id }) => id),
     ),
   ]);
-  const itsClass = who.classes.find(({ id }) => id === classId);
   return {
-    class: { id: classId, code: itsClass?.code ?? '', name: itsClass?.name ?? '' },
+    class: classFor(who, classId),
     tasks: tasks.map((task) => {
       const own = people
-        .filter(({ bench }) => isFor(task, bench))
+        .filter(({ benchId }) => isFor(task, benchId))
         .map(({ id, name }) => ({
           name,
           done: progressIn(task, id, practices.get(id), counts, now()).done,
