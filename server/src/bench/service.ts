@@ -29,6 +29,7 @@ import {
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
 import { layOut, ownExercise } from '../exercises/exercises';
+import { isHeldBack } from '../exercises/heldBack';
 import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
 import { stationOf, type Station } from '../kept/station';
@@ -84,10 +85,6 @@ export async function putOnBench(
   services.kept.settings.set(id, station);
   return answerWith(who, station, [], await isHeldBack(services, questionId));
 }
-
-/** Whether nothing is told yet of answers to a question; what is none is never held back. */
-export const isHeldBack = async ({ database }: Services, questionId: string | null): Promise<boolean> =>
-  questionId !== null && (await database.models.classQuestionReveals.findByPk(questionId)) === null;
 
 /** A setting as it may be shown to the one who reads it. */
 export const settingAnswer = async (

@@ -1,5 +1,8 @@
 import { readStored, storedApart, type Arrangement, type BenchesAnswer } from '@green-beam/contract';
 import { instruments, isoDay } from '@green-beam/core';
+import { randomUUID } from 'node:crypto';
+import type { Transaction } from 'sequelize';
+import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Practice } from '../kept/practices';
 import { studentsIn } from '../kept/studentsIn';
@@ -76,4 +79,32 @@ export async function arrange(
   });
   services.publish.board(classId, [...ids]);
   return benchesOf(services, classId);
+}
+
+/** Sits students at benches by their names; those that there are not yet are made. */
+export async function seatByName(
+  { models }: Database,
+  classId: string,
+  students: readonly { readonly studentId: string; readonly bench: string }[],
+  transaction: Transaction,
+): Promise<void> {
+  const seated = students.filter(({ bench }) => bench !== '');
+  if (seated.length === 0) return;
+  const there = await models.benchGroups.findAll({ where: { classId }, transaction });
+  const ids = new Map(there.map(({ id, name }) => [name.toLowerCase(), id]));
+  for (const { bench } of seated) {
+    if (ids.has(bench.toLowerCase())) continue;
+    const { id } = await models.benchGroups.create(
+      { id: randomUUID(), classId, name: bench },
+      { transaction },
+    );
+    ids.set(bench.toLowerCase(), id);
+  }
+  await models.benchGroupMembers.bulkCreate(
+    seated.map(({ studentId, bench }) => ({
+      groupId: ids.get(bench.toLowerCase()) ?? '',
+      personId: studentId,
+    })),
+    { transaction },
+  );
 }

@@ -1,81 +1,13 @@
-import type {
-  ClassChange,
-  ClassName,
-  NewClass,
-  NewSlips,
-  NewStudents,
-  Slip,
-  SlipsAnswer,
-  StudentChange,
-} from '@green-beam/contract';
-import { isoDay, presets, type Conventions } from '@green-beam/core';
-import { randomInt, randomUUID } from 'node:crypto';
+import type { NewSlips, NewStudents, Slip, SlipsAnswer, StudentChange } from '@green-beam/contract';
+import { isoDay } from '@green-beam/core';
+import { randomUUID } from 'node:crypto';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
-import { setAtFirst } from '../logbook/investigations';
 import type { Services } from '../services';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
-import type { Caller } from '../access/caller';
+import { seatByName } from './benches';
 import { className, endSessions, studentAccount } from '../session/service';
-
-/** A new class with the caller as its owner, the standard conventions and a first investigation. */
-export async function createClass(
-  { database, publish }: Services,
-  who: Caller,
-  { name, preset }: NewClass,
-): Promise<ClassName> {
-  const body = presetOrStandard(preset);
-  const { models, sequelize } = database;
-  const made = await sequelize.transaction(async (transaction) => {
-    const row = await models.classes.create(
-      { id: randomUUID(), code: await freeCode(database), name },
-      { transaction },
-    );
-    await models.classStaff.create({ classId: row.id, personId: who.id, role: 'owner' }, { transaction });
-    await models.classConventions.create(
-      { id: randomUUID(), classId: row.id, version: body.version, body },
-      { transaction },
-    );
-    for (const body of setAtFirst) {
-      const id = randomUUID();
-      await models.investigations.create(
-        { id, classId: row.id, body, familyId: id, version: 1, retired: false },
-        { transaction },
-      );
-    }
-    return className(row);
-  });
-  await publish.people([who.id]);
-  return made;
-}
-
-/** Changes what its students may do in a class. */
-export async function changeClass(
-  { database }: Services,
-  classId: string,
-  { freeLogbooks }: ClassChange,
-): Promise<object> {
-  await database.models.classes.update({ freeLogbooks }, { where: { id: classId } });
-  return {};
-}
-
-/** @throws Problem for one that there is not. */
-function presetOrStandard(name: string | undefined): Conventions {
-  const found = presets.find(({ preset }) => preset === (name ?? 'Chemistry bench'));
-  if (!found) throw new Problem('not-valid', `There are no house rules called “${name ?? ''}”.`);
-  return found;
-}
-
-/** Letters and digits that cannot be mistaken for one another. */
-const codeCharacters = 'ACDEFHJKLMNPRTUVWXY3479';
-
-async function freeCode({ models }: Database): Promise<string> {
-  for (;;) {
-    const code = Array.from({ length: 6 }, () => codeCharacters[randomInt(codeCharacters.length)]).join('');
-    if (!(await models.classes.findOne({ where: { code } }))) return code;
-  }
-}
 
 /** Adds students, each with a slip to hand out. All or none are added. @throws Problem for a name taken twice. */
 export async function addStudents(
@@ -95,7 +27,7 @@ export async function addStudents(
   try {
     await database.sequelize.transaction(async (transaction) => {
       await enrol(database, classId, made, transaction);
-      await seat(
+      await seatByName(
         database,
         classId,
         made.map(({ studentId }, at) => ({ studentId, bench: benches[at]?.trim() ?? '' })),
@@ -193,34 +125,6 @@ async function enrol(
   );
   await models.classStudents.bulkCreate(
     made.map(({ studentId, name }) => ({ classId, personId: studentId, nameKey: nameKey(name) })),
-    { transaction },
-  );
-}
-
-/** Sits students at benches by their names; those that there are not yet are made. */
-async function seat(
-  { models }: Database,
-  classId: string,
-  students: readonly { readonly studentId: string; readonly bench: string }[],
-  transaction: Transaction,
-): Promise<void> {
-  const seated = students.filter(({ bench }) => bench !== '');
-  if (seated.length === 0) return;
-  const there = await models.benchGroups.findAll({ where: { classId }, transaction });
-  const ids = new Map(there.map(({ id, name }) => [name.toLowerCase(), id]));
-  for (const { bench } of seated) {
-    if (ids.has(bench.toLowerCase())) continue;
-    const { id } = await models.benchGroups.create(
-      { id: randomUUID(), classId, name: bench },
-      { transaction },
-    );
-    ids.set(bench.toLowerCase(), id);
-  }
-  await models.benchGroupMembers.bulkCreate(
-    seated.map(({ studentId, bench }) => ({
-      groupId: ids.get(bench.toLowerCase()) ?? '',
-      personId: studentId,
-    })),
     { transaction },
   );
 }

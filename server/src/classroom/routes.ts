@@ -17,7 +17,8 @@ import { boardFor } from './board';
 import { houseRulesFor, reviseHouseRules } from './houseRules';
 import { managerOwns, staffOwns } from '../access/membership';
 import { arrange, benchesOf } from './benches';
-import { addStudents, changeClass, changeStudent, createClass, makeSlips, removeStudent } from './roster';
+import { changeClass, createClass } from './classes';
+import { addStudents, changeStudent, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {
   route(router, endpoints.newClass, {

@@ -8,13 +8,12 @@ import type { Router } from 'express';
 import { managerOwns, staffOwns } from '../access/membership';
 import { route } from '../access/route';
 import type { Services } from '../services';
+import { askDrawn, askStation } from './ask';
 import {
   endQuestion,
   ofQuestionsClass,
-  askDrawn,
   questionFor,
   revealQuestion,
-  askStation,
   staffQuestionFor,
   takeQuestion,
 } from './service';

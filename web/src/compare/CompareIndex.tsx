@@ -3,6 +3,7 @@ import { comparable } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
+import { useInvestigations } from '../answers/investigations';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { wholeDay } from '../ui/clock';
@@ -18,10 +19,7 @@ export function CompareIndex() {
     queryKey: ['readings', classId, null, null],
     queryFn: () => call(endpoints.readings, { params: { classId } }),
   });
-  const investigations = useQuery({
-    queryKey: ['investigations', classId],
-    queryFn: () => call(endpoints.investigations, { params: { classId } }),
-  });
+  const investigations = useInvestigations(classId);
   const error = readings.error ?? investigations.error;
   if (readings.data === undefined || investigations.data === undefined)
     return error ? <Trouble error={error} /> : <Loading what="what can be compared" />;

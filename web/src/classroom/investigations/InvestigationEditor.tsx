@@ -25,7 +25,7 @@ import { StepsPart } from './editor/StepsPart';
 import { TablesPart } from './editor/TablesPart';
 import { VariationsPart } from './editor/VariationsPart';
 import { useInvestigationForm } from './useInvestigationForm';
-import { useInvestigations } from './useInvestigations';
+import { useInvestigations } from '../../answers/investigations';
 
 const blank: Investigation = {
   format: formatVersion,

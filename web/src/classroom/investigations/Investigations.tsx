@@ -4,7 +4,7 @@ import { FreeLogbooks } from './FreeLogbooks';
 import { ReadyMade } from './ReadyMade';
 import { SetWork } from './SetWork';
 import { Shapes } from './Shapes';
-import { useInvestigations } from './useInvestigations';
+import { useInvestigations } from '../../answers/investigations';
 
 /** What is set for a class, its logbooks, and what comes with the app. */
 export function Investigations() {

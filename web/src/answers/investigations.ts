@@ -1,6 +1,6 @@
 import { endpoints } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
-import { call } from '../../api';
+import { call } from '../api';
 
 export const useInvestigations = (classId: string) =>
   useQuery({
