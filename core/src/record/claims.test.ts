@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { entry, rows } from '../../test/entry';
 import { presetNamed, type Conventions } from '../conventions';
 import { checkInvestigation } from './checkInvestigation';
-import { claimBeyond, claimIn, claimSubject, claimText } from './claims';
+import { claimBeyond, claimIn, isAnswered, claimSubject, claimText } from './claims';
 import { outcomeOf } from './outcome';
 import { glasswareThreeWays } from './readyMade';
 import type { ComparisonClaim } from '../compare';
@@ -52,6 +52,15 @@ describe('a claim in a logbook', () => {
     expect(claimIn(cells('{'), 'V', 'more precise')).toBeNull();
     expect(claimIn(cells('{"of":3}'), 'V', 'more precise')).toMatchObject({ of: null, reason: '' });
     expect(claimIn(cells('x'), 'V', 'more accurate')).toBeNull();
+  });
+
+  it('answers the question that asks for it', () => {
+    const [asked, , words] = glasswareThreeWays.questions.filter(({ when }) => when === 'after');
+    const { kind, of } = flatSubject(claimSubject('V', 'more accurate'));
+    const claimed = tableOf([entry(0, `@${kind} ${of}`, claimText({ of: null, reason: 'Equal values.' }))]);
+    expect([isAnswered(asked!, tableOf([])), isAnswered(asked!, claimed)]).toEqual([false, true]);
+    const said = tableOf([entry(0, `@answer ${words!.key}`, 'No.')]);
+    expect([isAnswered(words!, claimed), isAnswered(words!, said)]).toEqual([false, true]);
   });
 
   it('asks for a mean that is reckoned for each of something', () => {

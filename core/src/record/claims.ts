@@ -1,4 +1,5 @@
 import { claimWords, compared, judgeClaim, questionsOfClaims, type ComparisonClaim } from '../compare';
+import type { AskedQuestion } from './asked';
 import type { Found, LogbookRule } from './logbookLook';
 import { comparable, comparisonOf, groupingsOf } from './pool';
 import { subjectKey, type Subject } from './subject';
@@ -40,6 +41,15 @@ export function claimIn(
     return null;
   }
 }
+
+/** Whether something was written to a question: an answer, or where it compares, a claim. */
+export const isAnswered = (
+  { key, kind, compares }: AskedQuestion,
+  cells: ReadonlyMap<string, Cell>,
+): boolean =>
+  kind === 'compares' && compares
+    ? claimIn(cells, compares.of, compares.question) !== null
+    : (cells.get(subjectKey({ kind: 'answer', question: key }))?.current.text ?? '') !== '';
 
 /** A claim that the trials do not carry, by the class’s rule, or that another group would have. */
 export const claimBeyond: LogbookRule = {

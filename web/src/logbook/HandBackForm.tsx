@@ -4,6 +4,7 @@ import {
   criterionWords,
   findingWeight,
   fullMarks,
+  isAnswered,
   mostMarks,
   suggestedMarks,
   sumOfMarks,
@@ -19,7 +20,7 @@ import { call, sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { ChoiceField, TextField } from '../ui/fields';
-import { said, type Book } from './book';
+import type { Book } from './book';
 import { reviewsKey } from './reviewsKey';
 import { useFindings } from './SecondLook';
 
@@ -33,9 +34,7 @@ export function HandBackForm({ book, state }: { readonly book: Book; readonly st
   const { id, investigation } = book.answer;
   const found = useFindings(book) ?? [];
   const findings = [...found].sort((a, b) => findingWeight(b) - findingWeight(a));
-  const unanswered = investigation.questions.filter(
-    ({ key, kind }) => kind !== 'compares' && said(book.table, { kind: 'answer', question: key }) === '',
-  ).length;
+  const unanswered = investigation.questions.filter((asked) => !isAnswered(asked, book.table)).length;
   const [text, setText, letGo] = useDraft(`${id}/review`);
   const drafted = readDraft(text);
   const marks = { ...suggestedMarks(findings, unanswered), ...drafted.marks };

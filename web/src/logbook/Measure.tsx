@@ -1,4 +1,4 @@
-import { type Investigation } from '@green-beam/core';
+import { isAnswered, type Investigation } from '@green-beam/core';
 import clsx from 'clsx';
 import { Fold } from '../ui/Fold';
 import { said, useOpenBook, type Book } from './book';
@@ -69,7 +69,7 @@ function Before({ book }: { readonly book: Book }) {
   if (predictions.length === 0 && asked.length === 0) return null;
   const left =
     predictions.filter(({ key }) => said(book.table, { kind: 'prediction', question: key }) === '').length +
-    asked.filter(({ key }) => said(book.table, { kind: 'answer', question: key }) === '').length;
+    asked.filter((question) => !isAnswered(question, book.table)).length;
   return (
     <Fold
       title="Before you measure"

@@ -1,4 +1,4 @@
-import { leanOf, likelyCauses, secondLookAt, type TableFinding } from '@green-beam/core';
+import { isAnswered, leanOf, likelyCauses, secondLookAt, type TableFinding } from '@green-beam/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { useWho } from '../session/who';
@@ -110,9 +110,7 @@ function Causes({ book, findings }: { readonly book: Book; readonly findings: re
 }
 
 const unanswered = ({ table, answer }: Book): number =>
-  answer.investigation.questions.filter(
-    ({ key }) => saidIn(table, { kind: 'answer', question: key }).length === 0,
-  ).length;
+  answer.investigation.questions.filter((asked) => !isAnswered(asked, table)).length;
 
 function HandIn({
   book,
