@@ -13,7 +13,7 @@ export default defineConfig({
   reporter: process.env['CI'] ? 'list' : 'line',
   use: {
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -27,6 +27,7 @@ export const screens = [
   '/logbook/:logbookId/history',
   '/logbook/:logbookId/report',
   '/logbook/:logbookId/review',
+  '/logbook/:logbookId/check',
   '/class/:classId',
   '/class/:classId/investigations',
   '/class/:classId/investigations/edit',

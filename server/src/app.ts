@@ -18,6 +18,7 @@ import { knownHostsOnly, sameOriginOnly } from './http/origin';
 import { Problem } from './http/problem';
 import { routesOn, type RouteLine } from './access/route';
 import { logbookRoutes } from './logbook/routes';
+import { callRoutes } from './calls/routes';
 import { eventRoutes } from './publish/routes';
 import type { Services } from './services';
 import { questionRoutes } from './question/routes';
@@ -148,6 +149,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
     compareRoutes,
     reviewRoutes,
     taskRoutes,
+    callRoutes,
     classroomRoutes,
     eventRoutes,
   ])

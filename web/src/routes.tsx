@@ -80,6 +80,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./logbook/ReviewPage')).ReviewPage }),
           },
           {
+            path: 'check',
+            lazy: async () => ({ Component: (await import('./logbook/CheckPage')).CheckPage }),
+          },
+          {
             path: 'second-look',
             lazy: async () => ({ Component: (await import('./logbook/SecondLook')).SecondLook }),
           },

@@ -1,3 +1,4 @@
+export * from './calls';
 export * from './compare';
 export * from './review';
 export * from './tasks';

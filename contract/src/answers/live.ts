@@ -14,6 +14,8 @@ export type LiveEvent =
   | { readonly changed: 'question'; readonly classId: string }
   /** Somebody answered what a class is shown. */
   | { readonly changed: 'answers'; readonly classId: string }
+  /** A bench called its teacher, or needs nobody any more. */
+  | { readonly changed: 'calls'; readonly classId: string }
   /** The classes that one belongs to are others now. */
   | { readonly changed: 'classes' }
   /** The session has ended; the stream ends with it. */

@@ -1,4 +1,5 @@
 export * from './bench';
+export * from './calls';
 export * from './classroom';
 export * from './compare';
 export { isId } from './fields';

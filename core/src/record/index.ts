@@ -19,6 +19,7 @@ export * from './pieceFound';
 export * from './pool';
 export * from './alike';
 export * from './claims';
+export * from './initialled';
 export * from './day';
 export * from './doubts';
 export * from './foot';

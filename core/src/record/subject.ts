@@ -16,6 +16,8 @@ export type Subject =
   | { readonly kind: 'piece'; readonly piece: string }
   /** On what a piece of the kit is read from now on, by the tag that the plan gives it. */
   | { readonly kind: 'kit'; readonly role: string }
+  /** The staff looked the data through: everything up to the entry whose id is its text. */
+  | { readonly kind: 'initials' }
   | { readonly kind: 'hand-in' };
 
 export type SubjectKind = Subject['kind'];
@@ -32,6 +34,7 @@ export const subjectKinds = [
   'claim',
   'piece',
   'kit',
+  'initials',
   'hand-in',
 ] as const satisfies readonly SubjectKind[];
 
@@ -62,6 +65,7 @@ export function subjectFrom({ kind, trial, of }: FlatSubject): Subject {
       return { kind, piece: of };
     case 'kit':
       return { kind, role: of };
+    case 'initials':
     case 'hand-in':
       return { kind };
   }
@@ -92,6 +96,7 @@ function ofWhat(subject: Subject): string {
       return subject.piece;
     case 'kit':
       return subject.role;
+    case 'initials':
     case 'hand-in':
       return '';
   }

@@ -16,6 +16,7 @@ import * as heldBack from './migrations/0013-held-back';
 import * as benches from './migrations/0014-benches';
 import * as reviews from './migrations/0015-reviews';
 import * as tasks from './migrations/0016-tasks';
+import * as calls from './migrations/0017-calls';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -35,6 +36,7 @@ const migrations = {
   '0014-benches': benches,
   '0015-reviews': reviews,
   '0016-tasks': tasks,
+  '0017-calls': calls,
 } as const;
 
 /** The names of all migrations, in order. */

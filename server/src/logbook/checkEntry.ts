@@ -131,6 +131,8 @@ const standsIn: Readonly<Record<Kind, (investigation: Investigation, of: string)
   // A piece has a tag, and stands in for one of the kit; what it is, its text says.
   piece: (_, of) => of.trim() !== '',
   kit: ({ kit }, of) => kit.some(({ tag }) => tag === of),
+  // They are the staff's, and come another way.
+  initials: () => false,
   'hand-in': (_, of) => of === '',
 };
 

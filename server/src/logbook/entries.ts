@@ -1,4 +1,4 @@
-import type { ArrivedEntries, NewEntry } from '@green-beam/contract';
+import type { ArrivedEntries, NewEntry, NewInitials } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { asTry } from '../exercises/tries';
@@ -20,7 +20,7 @@ export async function addEntries(
   entries: readonly NewEntry[],
   blockId: string | null,
 ): Promise<ArrivedEntries> {
-  const { investigation, members } = book;
+  const { investigation } = book;
   const named = await readWhatTheyName(services.database, book.id, entries);
   for (const entry of entries) checkEntry(investigation.body, entry, named);
   const taken = entries.filter(({ takenId }) => takenId);
@@ -31,15 +31,55 @@ export async function addEntries(
           for (const entry of taken) await claim(services, who, entry, transaction);
           return store(services, who, book, entries, named, blockId, transaction);
         });
-  services.publish.logbook({
-    logbookId: book.id,
+  publishArrived(services, who, book, arrived);
+  return arrived;
+}
+
+/** The staff's initials under the data as they were seen. Sent again with the same id they are there once. @throws Problem */
+export async function addInitials(
+  services: Services,
+  who: Caller,
+  book: OpenBook,
+  { id, seen }: NewInitials,
+): Promise<ArrivedEntries> {
+  const last = await services.database.models.logbookEntries.findOne({
+    attributes: ['id'],
+    where: { id: seen, logbookId: book.id },
+  });
+  if (!last) throw new Problem('not-valid', 'What was seen is not in this logbook.');
+  const entry: NewEntry = {
+    id,
+    kind: 'initials',
+    trial: 0,
+    of: '',
+    text: seen,
+    tag: null,
+    supplied: false,
+    replaces: null,
+    reason: null,
+    takenId: null,
+    attemptId: null,
+    writtenAt: services.now().toISOString(),
+  };
+  const nothing = await readWhatTheyName(services.database, book.id, []);
+  const arrived = await store(services, who, book, [entry], nothing, null);
+  publishArrived(services, who, book, arrived);
+  return arrived;
+}
+
+const publishArrived = (
+  { publish }: Services,
+  who: Caller,
+  { id, investigation, members }: OpenBook,
+  arrived: ArrivedEntries,
+): void =>
+  publish.logbook({
+    logbookId: id,
     classId: investigation.classId,
-    members: members.map(({ id }) => id),
+    members: members.map((member) => member.id),
     arrived,
     by: who.sessionId,
   });
-  return arrived;
-}
 
 const minute = 60_000;
 const oldest = 30 * 24 * 60 * minute;

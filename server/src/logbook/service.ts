@@ -12,6 +12,7 @@ import { randomUUID } from 'node:crypto';
 import { Op, QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
+import { alone, benchMatesOf } from '../kept/benchMates';
 import { headOf } from '../kept/books';
 import type { KeptInvestigation, OpenBook } from '../kept/keptRows';
 import type { Services } from '../services';
@@ -99,7 +100,9 @@ export async function openLogbook(
   const conventions = await services.kept.conventionsInForce(investigation.classId);
   // What is one's own is kept by oneself.
   const bench =
-    investigation.personId === null ? await benchOf(database, who, investigation.classId) : alone(who);
+    investigation.personId === null
+      ? await benchMatesOf(database, who.id, investigation.classId)
+      : alone(who.id);
   const groupMates = bench.members;
   const logbookId = await database.sequelize.transaction(async (transaction) => {
     // One at a time per investigation, so that two bench mates who open it at once get the same book.
@@ -141,25 +144,6 @@ export async function ofOwnClass(
   const itsOwn = investigation.personId === null || investigation.personId === id;
   if (!itsOwn || !classes.some((own) => own.id === investigation.classId)) throw new Problem('not-allowed');
   return investigation;
-}
-
-interface Bench {
-  readonly name: string | null;
-  readonly members: readonly string[];
-}
-
-const alone = ({ id }: Caller): Bench => ({ name: null, members: [id] });
-
-async function benchOf({ sequelize }: Database, who: Caller, classId: string): Promise<Bench> {
-  const rows = await sequelize.query<{ id: string; name: string }>(
-    `select mate.person_id as id, g.name from bench_group_members own
-       join bench_groups g on g.id = own.group_id and g.class_id = $2
-       join bench_group_members mate on mate.group_id = g.id
-      where own.person_id = $1`,
-    { type: QueryTypes.SELECT, bind: [who.id, classId] },
-  );
-  const [first] = rows;
-  return first ? { name: first.name, members: rows.map(({ id }) => id) } : alone(who);
 }
 
 /** A logbook whole. */

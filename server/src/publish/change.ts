@@ -14,6 +14,8 @@ export type Change =
       /** The session that it came through, which has it already. */
       readonly by: string;
     }
+  /** A bench called, or needs nobody any more. */
+  | { readonly kind: 'calls'; readonly classId: string; readonly members: readonly string[] }
   | { readonly kind: 'question' | 'answers'; readonly classId: string }
   /** Something about these people's sessions or classes is other than before. */
   | { readonly kind: 'people'; readonly people: readonly string[] };

@@ -14,6 +14,8 @@ export interface Publish {
   logbook(change: Omit<Extract<Change, { kind: 'logbook' }>, 'kind'>): void;
   question(classId: string): void;
   answers(classId: string): void;
+  /** @param members of the bench that it is of */
+  calls(classId: string, members: readonly string[]): void;
   /** Done once the other processes have been told. */
   people(people: readonly string[]): Promise<void>;
   readonly streams: Streams;
@@ -44,6 +46,7 @@ export function createPublish(database: Database, callers: Callers, directUrl: s
     logbook: (change) => send({ kind: 'logbook', ...change, arrived: shortEnough(change.arrived) }),
     question: (classId) => send({ kind: 'question', classId }),
     answers: (classId) => send({ kind: 'answers', classId }),
+    calls: (classId, members) => send({ kind: 'calls', classId, members }),
     people: (people) => channel.send({ kind: 'people', people }, { atOnce: true }),
     streams,
     close: async () => {

@@ -91,6 +91,12 @@ export class Streams {
       for (const stream of this.#staffOf(classId)) gather(stream, classId, change.students);
       return;
     }
+    if (change.kind === 'calls') {
+      const mates = change.members.flatMap((member) => [...(this.#byPerson.get(member) ?? [])]);
+      for (const stream of [...mates, ...this.#staffOf(classId)])
+        write(stream, { changed: 'calls', classId });
+      return;
+    }
     if (change.kind === 'answers') {
       for (const stream of this.#staffOf(classId)) write(stream, { changed: 'answers', classId });
       return;

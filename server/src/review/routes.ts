@@ -1,7 +1,9 @@
-import { endpoints, newReview } from '@green-beam/contract';
+import { endpoints, newInitials, newReview } from '@green-beam/contract';
 import type { Router } from 'express';
-import { mayManage, staffOwns } from '../access/membership';
+import { mayManage, staffOwns, staffRoleIn } from '../access/membership';
 import { route, type Named } from '../access/route';
+import { endChecksOf } from '../calls/service';
+import { addInitials } from '../logbook/entries';
 import { readable } from '../logbook/service';
 import type { Services } from '../services';
 import { handBack, marksOf, reviewsOf } from './service';
@@ -22,6 +24,20 @@ export function reviewRoutes(router: Router, services: Services): void {
     },
     body: newReview,
     run: ({ who, owned, body }) => handBack(services, who, owned, body),
+  });
+  route(router, endpoints.initial, {
+    allow: 'teacher',
+    owns: async (named) => {
+      const book = await owns(named);
+      staffRoleIn(book.investigation.classId, named.who);
+      return book;
+    },
+    body: newInitials,
+    run: async ({ who, owned, body }) => {
+      const arrived = await addInitials(services, who, owned, body);
+      await endChecksOf(services, owned.id);
+      return arrived;
+    },
   });
   route(router, endpoints.marks, {
     allow: 'teacher',

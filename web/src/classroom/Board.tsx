@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { PageNav } from '../ui/PageNav';
 import { useBoard } from '../answers/board';
+import { Calls } from '../calls/Calls';
 import { StudentRow } from './StudentRow';
 import { WorthFiveMinutes } from './WorthFiveMinutes';
 
@@ -82,6 +83,7 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
       ) : (
         <>
           <PageNav label="Pages of the class" pages={pages} />
+          <Calls classId={board.class.id} />
           {board.worthFiveMinutes && (
             <WorthFiveMinutes
               classId={board.class.id}

@@ -44,6 +44,10 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       again('bench');
       again('classShow', event.classId);
       break;
+    case 'calls':
+      again('call');
+      again('calls', event.classId);
+      break;
     case 'answers':
       again('classShow', event.classId);
       break;

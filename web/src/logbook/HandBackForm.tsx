@@ -9,9 +9,7 @@ import {
   suggestedMarks,
   sumOfMarks,
   type BookState,
-  type Investigation,
   type Marks,
-  type TableFinding,
 } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -21,7 +19,8 @@ import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { ChoiceField, TextField } from '../ui/fields';
 import type { Book } from './book';
-import { reviewsKey } from './reviewsKey';
+import { placeInWords } from './places';
+import { reviewsKey } from './reviews';
 import { useFindings } from './SecondLook';
 
 interface Drafted {
@@ -67,7 +66,7 @@ export function HandBackForm({ book, state }: { readonly book: Book; readonly st
         ) : (
           <ul className="divide-y divide-rule border-y border-rule">
             {findings.map((finding) => {
-              const about = placeOf(finding, investigation);
+              const about = placeInWords(investigation, finding.place.trial, finding.place.column);
               return (
                 <li key={`${finding.code}${about}`} className="py-2">
                   <p className="text-sm text-soft">
@@ -170,18 +169,10 @@ function NewRemark({
   );
 }
 
-const headingOf = ({ tables, results }: Investigation, column: string): string =>
-  tables.flatMap((table) => table.columns).find(({ key }) => key === column)?.heading ??
-  results.find(({ key }) => key === column)?.name ??
-  column;
-
-const placeOf = ({ place }: TableFinding, investigation: Investigation): string =>
-  `${typeof place.trial === 'number' ? `Trial ${place.trial}, ` : ''}${headingOf(investigation, place.column)}`;
-
 /** Every place at which something is written, in words. */
 function placesIn({ table, answer: { investigation } }: Book): string[] {
   const cells = [...table.values()].flatMap(({ current }) =>
-    current.kind === 'reading' ? [`Trial ${current.trial}, ${headingOf(investigation, current.column)}`] : [],
+    current.kind === 'reading' ? [placeInWords(investigation, current.trial, current.column)] : [],
   );
   const asked = investigation.questions.map(({ text }) => `Question: ${text.slice(0, 120)}`);
   return [...new Set([...cells, ...asked])];

@@ -1,4 +1,11 @@
-import { columnOf, pieceFrom, type Entry, type Investigation, type SubjectKind } from '@green-beam/core';
+import {
+  columnOf,
+  initials,
+  pieceFrom,
+  type Entry,
+  type Investigation,
+  type SubjectKind,
+} from '@green-beam/core';
 import { useState } from 'react';
 import { dayAndTime } from '../ui/clock';
 import { Headings } from '../ui/Headings';
@@ -66,6 +73,7 @@ function Arrival({ entry: { writtenAt, receivedAt, timedBy } }: { readonly entry
 
 /** A piece is kept whole; what is read of it is whether it is corrected. */
 const shownText = (entry: Entry): string => {
+  if (entry.kind === 'initials') return initials(entry.reader);
   if (entry.kind === 'kit') return `${entry.role}: ${entry.text}`;
   if (entry.kind !== 'piece') return entry.text;
   const own = pieceFrom(entry.text);
@@ -77,6 +85,7 @@ const subjectWords: Readonly<Record<Exclude<SubjectKind, 'reading'>, string>> = 
   remark: 'remark',
   photo: 'photograph',
   run: 'abandoned run',
+  initials: 'looked through',
   'hand-in': 'handed in',
   answer: 'answer',
   prediction: 'prediction',

@@ -1,6 +1,8 @@
 import { Outlet, useParams } from 'react-router';
+import { useWho } from '../session/who';
 import { Refused } from '../outbox/Refused';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { clock } from '../ui/clock';
 import { PageNav } from '../ui/PageNav';
 import { isHandedIn, useBook, useLogbook } from './book';
 import type { KeptLogbook } from '../answers/logbook';
@@ -28,14 +30,16 @@ const pages = [
   { to: 'report', name: 'Report' },
   { to: 'review', name: 'Review' },
 ] as const;
+/** The staff's own, for beside a bench. */
+const staffPages = [...pages, { to: 'check', name: 'Check' }] as const;
 
 function OpenBook({ answer }: { readonly answer: KeptLogbook }) {
   const book = useBook(answer);
   const { investigation, conventions, readers } = answer;
-  const aside = `${readers.join(', ')} · ${conventions.preset}${isHandedIn(book.table) ? ' · handed in' : ''}`;
+  const aside = `${readers.join(', ')} · ${conventions.preset}${isHandedIn(book.table) ? ' · handed in' : ''}${book.initialled ? ` · data looked through by ${book.initialled.by}, ${clock(book.initialled.at)}` : ''}`;
   return (
     <Page title={investigation.title} aside={aside}>
-      <PageNav label="Pages of this logbook" pages={pages} />
+      <PageNav label="Pages of this logbook" pages={useWho().role === 'teacher' ? staffPages : pages} />
       {book.refused.map((parcel) => (
         <div key={parcel.id} role="alert" className="mb-4 border-l-4 border-vermilion pl-3">
           <Refused parcel={parcel} />

@@ -8,9 +8,10 @@ import {
   type Column,
   type Table,
 } from '@green-beam/core';
+import clsx from 'clsx';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
-import { said, saidIn, type Book } from './book';
+import { isSince, said, saidIn, type Book } from './book';
 import { givenText } from './Given';
 import { FootFigure, FootRows } from './Foot';
 
@@ -67,8 +68,12 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
               {table.columns.map((column) => {
                 const cell = book.table.get(cellKey(trial.trial, column.key));
                 const derived = trial.derived[column.key];
+                const since = isSince(book, trial.trial, column.key);
                 return (
-                  <td key={column.key} className="py-1 pr-3">
+                  <td
+                    key={column.key}
+                    className={clsx('py-1 pr-3', since && 'border-l-4 border-brass-line pl-2')}
+                  >
                     {cell?.struck.map(({ entry, by }) => (
                       <span key={entry.id} className="block text-sm">
                         <s className="struck font-mono">{entry.text}</s> {initials(by.reader)}{' '}
@@ -81,6 +86,7 @@ export function ReportReadings({ book, table }: { readonly book: Book; readonly 
                         <Figure text={cell.current.text} />
                         {comesTo(cell.current.text, column)}{' '}
                         <span className="text-xs text-soft">{initials(cell.current.reader)}</span>
+                        {since && <span className="block text-xs text-brass">after it was checked</span>}
                       </>
                     ) : (
                       <Figure

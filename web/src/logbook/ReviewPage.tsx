@@ -1,22 +1,17 @@
-import { endpoints } from '@green-beam/contract';
 import { bookState } from '@green-beam/core';
-import { useQuery } from '@tanstack/react-query';
-import { call, sentenceFor } from '../api';
+import { sentenceFor } from '../api';
 import { useWho } from '../session/who';
 import { useOpenBook } from './book';
 import { HandBackForm } from './HandBackForm';
 import { HandedBack } from './HandedBack';
-import { reviewsKey } from './reviewsKey';
+import { useReviews } from './reviews';
 
 /** What the teacher said of a logbook; for staff, where it is said. */
 export function ReviewPage() {
   const book = useOpenBook();
   const { id } = book.answer;
   const { role } = useWho();
-  const reviews = useQuery({
-    queryKey: reviewsKey(id),
-    queryFn: () => call(endpoints.reviews, { params: { logbookId: id } }),
-  });
+  const reviews = useReviews(id);
   const all = reviews.data?.reviews ?? [];
   const state = bookState(book.entries, all[0]?.at ?? null);
   return (

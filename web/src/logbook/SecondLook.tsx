@@ -7,6 +7,7 @@ import { Button } from '../ui/Button';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { clock } from '../ui/clock';
 import { isHandedIn, saidIn, useOpenBook, type Book } from './book';
+import { placeInWords } from './places';
 import { Questions } from './Questions';
 
 /** Everything done over, the way a careful teacher would; then the questions, and the hand-in. */
@@ -47,12 +48,13 @@ export function useFindings(book: Book): readonly TableFinding[] | null {
   );
 }
 
-function Findings({ book, findings }: { readonly book: Book; readonly findings: readonly TableFinding[] }) {
-  const { tables, results } = book.answer.investigation;
-  const heading = (column: string) =>
-    tables.flatMap((table) => table.columns).find(({ key }) => key === column)?.heading ??
-    results.find(({ key }) => key === column)?.name ??
-    column;
+export function Findings({
+  book,
+  findings,
+}: {
+  readonly book: Book;
+  readonly findings: readonly TableFinding[];
+}) {
   return (
     <section aria-label="Second look">
       <h2 className="mb-2">Second look</h2>
@@ -63,8 +65,7 @@ function Findings({ book, findings }: { readonly book: Book; readonly findings: 
           {findings.map(({ code, place, sentence, sure, table }) => (
             <li key={`${code}${table}${place.trial}${place.column}`} className="py-2">
               <p className="text-sm text-soft">
-                {typeof place.trial === 'number' ? `Trial ${place.trial}, ` : ''}
-                {heading(place.column)} · {sure}
+                {placeInWords(book.answer.investigation, place.trial, place.column)} · {sure}
               </p>
               <p>{sentence}</p>
             </li>

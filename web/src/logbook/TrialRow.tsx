@@ -27,6 +27,8 @@ interface RowProps {
   readonly trial: Trial | undefined;
   readonly cells: readonly (Cell | undefined)[];
   readonly waiting: string;
+  /** What the staff's eyes left at each cell, as JSON; empty for nothing. */
+  readonly notes: string;
   readonly remarks: Remarks;
   /** Digits before the point in each column. */
   readonly pads: string;
@@ -80,6 +82,7 @@ function DrawnRow({
   trial,
   cells,
   waiting,
+  notes,
   remarks,
   pads,
   next,
@@ -91,6 +94,7 @@ function DrawnRow({
 }: RowProps) {
   const afresh = (writing: Writing) => write({ ...writing, afresh: true });
   const waitingCells = waiting.split(',');
+  const noted = notes === '' ? [] : (JSON.parse(notes) as string[]);
   const standing = trial?.standing ?? 'counts';
   const whole = pads.split(',').map(Number);
   return (
@@ -172,6 +176,9 @@ function DrawnRow({
                   waits={waitingCells[at] === 'true'}
                 />
                 <Refusal of={trial?.derived[column.key]} />
+                {noted[at] && (
+                  <p className="border-l-4 border-brass-line pl-2 text-sm whitespace-pre-line">{noted[at]}</p>
+                )}
               </>
             ) : (
               <EmptyCell {...{ sheet, table, column, next, write, onBlock, onRun }} trial={number} />

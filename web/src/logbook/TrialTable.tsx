@@ -1,11 +1,14 @@
+import type { Review } from '@green-beam/contract';
 import { cellKey, pastedBlock, type Table } from '@green-beam/core';
 import clsx from 'clsx';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { BlockDialog, type Block } from './BlockDialog';
-import { useSheet, type Book, type Writing } from './book';
+import { isSince, useSheet, type Book, type Writing } from './book';
 import { ColumnHeading, columnRem, trialRem, widthOf } from './ColumnHeading';
 import { Foot } from './Foot';
 import { moveBetweenCells } from './moveBetweenCells';
+import { placeInWords } from './places';
+import { useReviews } from './reviews';
 import { Rows } from './Rows';
 import { isSupplied } from './supplied';
 import { Timer } from './Timer';
@@ -17,6 +20,7 @@ import { useTooWide } from './wide';
 export function TrialTable({ book, table }: { readonly book: Book; readonly table: Table }) {
   const { answer, outcome } = book;
   const sheet = useSheet(book);
+  const remarks = useReviews(answer.id).data?.reviews[0]?.remarks ?? [];
   const trials = useMemo(() => outcome.trials[table.key] ?? [], [outcome, table.key]);
   const byNumber = useMemo(() => new Map(trials.map((trial) => [trial.trial, trial])), [trials]);
   const pads = wholeDigits(table, book.table, trials).join();
@@ -105,6 +109,7 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
                 table={table}
                 trial={byNumber.get(number)}
                 cells={table.columns.map(({ key }) => book.table.get(cellKey(number, key)))}
+                notes={notesOf(table.columns.map(({ key }) => noteOn(book, remarks, number, key)))}
                 waiting={table.columns.map(({ key }) => waits(book, number, key)).join()}
                 pads={pads}
                 remarks={remarksOf(book.table, table.key, number)}
@@ -133,6 +138,20 @@ export function TrialTable({ book, table }: { readonly book: Book; readonly tabl
     </section>
   );
 }
+
+/** What the staff's eyes left at a cell: that it was written after they had looked; what they remarked when they handed it back. */
+const noteOn = (book: Book, remarks: Review['remarks'], trial: number, key: string): string =>
+  [
+    isSince(book, trial, key) ? 'after it was checked' : '',
+    ...remarks.flatMap(({ about, text }) =>
+      about === placeInWords(book.plan, trial, key) ? [`Remark: ${text}`] : [],
+    ),
+  ]
+    .filter(Boolean)
+    .join('\n');
+
+/** One text, the same as long as the notes are. */
+const notesOf = (notes: readonly string[]): string => (notes.some(Boolean) ? JSON.stringify(notes) : '');
 
 const waits = (book: Book, trial: number, key: string): boolean => {
   const current = book.table.get(cellKey(trial, key))?.current;

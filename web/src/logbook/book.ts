@@ -6,6 +6,7 @@ import {
   flatSubject,
   formerSubject,
   OutcomeEvaluator,
+  initialledOf,
   subjectFrom,
   subjectKey,
   cellsIn,
@@ -13,6 +14,7 @@ import {
   withPieces,
   type Cell,
   type Entry,
+  type Initialled,
   type FlatSubject,
   type Investigation,
   type Outcome,
@@ -60,6 +62,8 @@ export interface Book {
   readonly entries: readonly Entry[];
   readonly table: ReadonlyMap<string, Cell>;
   readonly outcome: Outcome;
+  /** Who of the staff looked the data through, and what was written since. */
+  readonly initialled: Initialled | null;
   /** Ids of entries that are written here but not yet stored. */
   readonly waiting: ReadonlySet<string>;
   /** What the server did not take. */
@@ -123,7 +127,7 @@ export function useBook(fetched: KeptLogbook): Book {
     () => parcels.filter((parcel) => parcel.path === path || parcel.path === blocks),
     [parcels, path, blocks],
   );
-  const { entries, pending, table } = useMemo(() => {
+  const { entries, pending, table, initialled } = useMemo(() => {
     const stored = new Set([...answer.entries, ...(answer.sent ?? [])].map(({ id }) => id));
     const pending = mine
       .filter(({ refused }) => refused === undefined)
@@ -135,7 +139,7 @@ export function useBook(fetched: KeptLogbook): Book {
       ...(answer.sent ?? []).filter(({ id }) => !known.has(id)),
       ...pending.map((body) => asEntry(body, answer, name)),
     ];
-    return { entries, pending, table: cellsIn(plan, entries) };
+    return { entries, pending, table: cellsIn(plan, entries), initialled: initialledOf(entries) };
   }, [answer, plan, mine, name]);
   // The same object as long as the pieces that are used are the same.
   const investigation = withPieces(plan, table);
@@ -178,6 +182,7 @@ export function useBook(fetched: KeptLogbook): Book {
       entries,
       table,
       outcome,
+      initialled,
       waiting: new Set(pending.map(({ id }) => id)),
       refused: mine.filter(({ refused }) => refused !== undefined),
       write: async (writing) => {
@@ -207,7 +212,7 @@ export function useBook(fetched: KeptLogbook): Book {
         if (body.entries.length > 0) await outbox.add({ id: body.id, path: blocks, body });
       },
     };
-  }, [answer, investigation, plan, entries, pending, table, outcome, mine, outbox, path, blocks]);
+  }, [answer, investigation, plan, entries, pending, table, initialled, outcome, mine, outbox, path, blocks]);
 }
 
 const bodies = (body: object): readonly NewEntry[] =>
@@ -249,6 +254,10 @@ export const saidIn = (table: ReadonlyMap<string, Cell>, subject: Subject): read
 /** What an answer, a remark or a prediction says now. */
 export const said = (table: ReadonlyMap<string, Cell>, subject: Subject): string =>
   table.get(subjectKey(subject))?.current.text ?? '';
+
+/** Whether a cell was written or rewritten after the staff looked the data through. */
+export const isSince = ({ initialled }: Book, trial: number, column: string): boolean =>
+  initialled?.since.includes(cellKey(trial, column)) ?? false;
 
 export const isHandedIn = (table: ReadonlyMap<string, Cell>): boolean =>
   table.has(subjectKey({ kind: 'hand-in' }));

@@ -2,6 +2,7 @@ import clsx from 'clsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import type { Parcel } from '../browser/parcel';
+import { CallTeacher } from '../calls/CallTeacher';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { KeyList } from './KeyList';
@@ -110,7 +111,7 @@ function Notch({ filled }: { readonly filled: boolean }) {
 }
 
 function SignedIn() {
-  const { name, classes } = useWho();
+  const { name, role, classes } = useWho();
   return (
     <div className="pointer-events-auto ml-auto flex items-center gap-3 text-sm">
       <Link to="/account" className="underline decoration-rule underline-offset-4 hover:decoration-ink">
@@ -118,6 +119,7 @@ function SignedIn() {
         <span className="sr-only">, signing in and devices</span>
       </Link>
       {classes[0] && <span className="max-w-56 truncate">{classNames(classes)}</span>}
+      {role === 'student' && <CallTeacher />}
       <KeyList />
       <SignOut />
     </div>

@@ -5,6 +5,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { useBoard } from '../answers/board';
+import { Calls } from '../calls/Calls';
 import { WorthFiveMinutes } from '../classroom/WorthFiveMinutes';
 import { sessionKey, useWho } from '../session/who';
 import { Button } from '../ui/Button';
@@ -61,6 +62,7 @@ function ClassToday({ line }: { readonly line: ClassName }) {
           Open the class
         </Link>
       </div>
+      <Calls classId={line.id} />
       {worthFiveMinutes && (
         <WorthFiveMinutes classId={line.id} topic={worthFiveMinutes} instruments={instruments} />
       )}

@@ -1,4 +1,4 @@
-import type { Role, StaffRole } from '@green-beam/contract';
+import type { CallReason, Role, StaffRole } from '@green-beam/contract';
 import { DataTypes } from 'sequelize';
 import { id, key, needed, type Define, type Row } from './table';
 
@@ -75,6 +75,17 @@ export interface BenchGroupMemberRow extends Row {
   personId: string;
 }
 
+/** A bench calls its teacher, until that is ended. */
+export interface CallRow extends Row {
+  id: string;
+  classId: string;
+  personId: string;
+  /** The logbook that was open. */
+  logbookId: string | null;
+  reason: CallReason;
+  endedAt?: Date | null;
+}
+
 /** A comparison that the staff of a class keep under a name. */
 export interface ComparisonRow extends Row {
   id: string;
@@ -135,6 +146,14 @@ export const peopleTables = (table: Define) => ({
     classId: needed(UUID),
     name: needed(TEXT),
     address: needed(TEXT),
+  }),
+  calls: table<CallRow>('calls', {
+    id: id(),
+    classId: needed(UUID),
+    personId: needed(UUID),
+    logbookId: UUID,
+    reason: needed(TEXT),
+    endedAt: DATE,
   }),
   benchGroupMembers: table<BenchGroupMemberRow>('bench_group_members', { groupId: key(), personId: key() }),
 });

@@ -36,6 +36,7 @@ export function Preview({
       entries: [],
       table,
       outcome: outcomeOf(shown, table, conventions),
+      initialled: null,
       waiting: new Set(),
       refused: [],
       write: nothing,
