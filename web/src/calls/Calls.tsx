@@ -24,7 +24,7 @@ export function Calls({ classId }: { readonly classId: string }) {
             <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
               <span className="font-mono text-sm">{clock(at)}</span>
               <span>
-                <strong>{bench ?? by}</strong> {reasonWords[reason]}
+                <strong>{bench ?? by}:</strong> {reasonWords[reason]}
                 {bench && <span className="text-soft">, {by}</span>}
               </span>
               <span className="ml-auto flex gap-x-4">

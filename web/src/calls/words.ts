@@ -1,6 +1,6 @@
 import type { CallReason } from '@green-beam/contract';
 
 export const reasonWords: Readonly<Record<CallReason, string>> = {
-  help: 'needs help',
+  help: 'we need help',
   check: 'check our data',
 };

@@ -2,7 +2,6 @@ import clsx from 'clsx';
 import { lazy, Suspense, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import type { Parcel } from '../browser/parcel';
-import { CallTeacher } from '../calls/CallTeacher';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { KeyList } from './KeyList';
@@ -10,6 +9,7 @@ import { useSections } from './sections';
 import { SignOut } from './SignOut';
 import { useSectionKeys } from './useSectionKeys';
 
+const CallTeacher = lazy(async () => ({ default: (await import('../calls/CallTeacher')).CallTeacher }));
 const NotStored = lazy(async () => ({ default: (await import('./NotStored')).NotStored }));
 
 export type BeamState = { readonly tipped: false } | { readonly tipped: true; readonly sentence: string };
@@ -114,13 +114,22 @@ function SignedIn() {
   const { name, role, classes } = useWho();
   return (
     <div className="pointer-events-auto ml-auto flex items-center gap-3 text-sm">
-      <Link to="/account" className="underline decoration-rule underline-offset-4 hover:decoration-ink">
+      <Link
+        to="/account"
+        className="whitespace-nowrap underline decoration-rule underline-offset-4 hover:decoration-ink"
+      >
         {name}
         <span className="sr-only">, signing in and devices</span>
       </Link>
-      {classes[0] && <span className="max-w-56 truncate">{classNames(classes)}</span>}
-      {role === 'student' && <CallTeacher />}
-      <KeyList />
+      {classes[0] && <span className="hidden max-w-56 truncate sm:inline">{classNames(classes)}</span>}
+      {role === 'student' && (
+        <Suspense>
+          <CallTeacher />
+        </Suspense>
+      )}
+      <span className="hidden sm:inline">
+        <KeyList />
+      </span>
       <SignOut />
     </div>
   );

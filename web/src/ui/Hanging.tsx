@@ -40,6 +40,7 @@ export function Hanging({ label, called, button, buttonLook, look, aside = false
         <Popover.Content
           align="start"
           sideOffset={6}
+          collisionPadding={8}
           aria-label={called}
           className={clsx('z-30 border border-ink bg-white p-4', look)}
         >
