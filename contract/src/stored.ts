@@ -126,7 +126,13 @@ const table = object({ title: text(), columns: array().defined(), rows: array().
 
 const kept = { format: mixed().oneOf([exerciseFormat]).required() };
 const exercises: { readonly [Of in ExerciseOf]: Schema } = {
-  setting: object({ ...kept, of: only('setting'), mode: only('read', 'handle'), setting: storedSetting }),
+  setting: object({
+    ...kept,
+    of: only('setting'),
+    mode: only('read', 'handle'),
+    setting: storedSetting,
+    aim: text().optional(),
+  }),
   drill: object({ ...kept, of: only('drill'), kind: text(), level: number().required(), item: drillItem }),
   rearranging: object({ ...kept, of: only('rearranging'), item: rearranging }),
   table: object({ ...kept, of: only('table'), table }),

@@ -1,4 +1,4 @@
-import type { Conventions, ReadersMark, Mastery, Seated } from '@green-beam/core';
+import type { Conventions, Helped, ReadersMark, Mastery, Seated } from '@green-beam/core';
 import type { StaffRole, ClassName } from './session';
 import type { LogbookLine } from './logbook';
 
@@ -46,6 +46,21 @@ export interface BoardAnswer {
     readonly hint: string;
     readonly students: readonly string[];
   } | null;
+  /** The last questions to the class that some misread, and what became of those since. */
+  readonly helped: readonly HelpedLine[];
+}
+
+export interface HelpedLine {
+  readonly questionId: string;
+  readonly kind: string;
+  /** The misreading that most made. */
+  readonly title: string;
+  readonly at: string;
+  /** How many made it. */
+  readonly misread: number;
+  readonly soon: Helped;
+  /** About two weeks on; null before then. */
+  readonly later: Helped | null;
 }
 
 /** The benches of a class, and who there is to sit at them. */

@@ -1,1 +1,2 @@
+export * from './aims';
 export * from './evidence';

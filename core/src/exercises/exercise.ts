@@ -14,7 +14,15 @@ export const triesAllowed = 3;
 /** What was put before a person, whole: how it is made may change, what was asked does not. */
 export type Exercise =
   /** An apparatus to read, or to handle first. */
-  | Kept<'setting', { readonly mode: Mode; readonly setting: Setting }>
+  | Kept<
+      'setting',
+      {
+        readonly mode: Mode;
+        readonly setting: Setting;
+        /** The misreading, by its code, at which it aims at its reader. */
+        readonly aim?: string;
+      }
+    >
   | Kept<'drill', { readonly kind: string; readonly level: number; readonly item: DrillItem }>
   | Kept<'rearranging', { readonly item: Rearranging }>
   /** A results table in which faults are to be spotted. */

@@ -24,6 +24,7 @@ import {
   plainestEnough,
   readingOf,
   seeded,
+  settingAt,
   triesAllowed,
   type ExerciseNamed,
 } from '@green-beam/core';
@@ -32,6 +33,7 @@ import { layOut, ownExercise } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
+import { aimFor } from '../kept/practices';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
 import { answerTo, handled, partsOf } from './judging';
@@ -41,19 +43,28 @@ export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAn
   return benchOf(await kept.practices.ofOne(who.id));
 }
 
-/** Puts a new setting on the bench. A repeated request with the same id gives the same setting. @throws Problem */
+/**
+ * Puts a new setting on the bench; where its reader misread when the class was asked, one at which that shows.
+ * A repeated request with the same id gives the same setting. @throws Problem
+ */
 export async function newSetting(
   services: Services,
   who: Caller,
   { id, kind, mode, model }: NewSetting,
 ): Promise<SettingAnswer> {
-  const { database, kept, seed } = services;
+  const { database, kept, now, seed } = services;
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const drawn = seed();
   const chosen = rejectRangeErrors(() =>
     model ? modelOf(instrument, model) : seeded(drawn).pick(instrument.models),
   );
   const conventions = await kept.conventions(who.conventionsId);
+  const aim =
+    mode === 'read' && !model ? aimFor(await kept.practices.ofOne(who.id), instrument.kind, now()) : null;
+  if (aim !== null) {
+    const { setting } = settingAt(instrument, aim, conventions, drawn);
+    return putOnBench(services, who, id, { mode, setting, aim, seed: drawn });
+  }
   const first =
     instrument.first !== undefined &&
     (await database.models.exercises.count({
@@ -72,7 +83,7 @@ export async function putOnBench(
     seed,
     questionId = null,
     ...what
-  }: Pick<ExerciseNamed<'setting'>, 'mode' | 'setting'> & {
+  }: Pick<ExerciseNamed<'setting'>, 'mode' | 'setting' | 'aim'> & {
     readonly seed: number | null;
     readonly questionId?: string | null;
   },

@@ -1,9 +1,13 @@
 import { readStored, storedExplanations, type BoardReading } from '@green-beam/contract';
 import {
   instruments,
+  isOpenAim,
   masteryOf,
   missingSkill,
   readersMark,
+  type Aim,
+  type AimOutcome,
+  type Cause,
   type ExerciseOf,
   type FirstTry,
 } from '@green-beam/core';
@@ -34,6 +38,8 @@ export interface Practice {
   readonly marks: Marks;
   readonly latest: readonly BoardReading[];
   readonly faults: readonly Fault[];
+  /** Misreadings that were made when the class was asked, with what came since. */
+  readonly aims: readonly Aim[];
   /** When something was read, in milliseconds, over the last two days; oldest first. */
   readonly times: readonly number[];
 }
@@ -51,6 +57,10 @@ interface Row {
   /** What may have led to a wrong one. */
   readonly explanations: unknown;
   readonly divisionsOff: number | null;
+  /** The class question that it answers. */
+  readonly questionId: string | null;
+  /** The misreading at which the setting aimed. */
+  readonly aim: string | null;
   readonly at: Date;
 }
 
@@ -80,6 +90,7 @@ export const recordOf = (person: string): string =>
 class Fold implements Practice {
   readonly #byKind = new Map<string, FirstTry[]>();
   readonly #faults = new Map<string, Fault>();
+  readonly #aims = new Map<string, Aim & { readonly outcomes: { at: number; outcome: AimOutcome }[] }>();
   /** What was folded in lately, with its time: it may be read again. */
   readonly #folded = new Map<string, number>();
   readonly #marks = new Map(unseen);
@@ -100,6 +111,10 @@ class Fold implements Practice {
 
   get faults(): readonly Fault[] {
     return [...this.#faults.values()];
+  }
+
+  get aims(): readonly Aim[] {
+    return [...this.#aims.values()];
   }
 
   /** @param rows oldest first; those that were folded in already are passed over. */
@@ -143,6 +158,7 @@ class Fold implements Practice {
       this.#byKind.set(kind, own);
     }
     if (row.of !== 'setting') return;
+    if (ordinal === 1) this.#aim(row, causes, right);
     this.times.push(at);
     const reading: BoardReading = {
       kind,
@@ -156,7 +172,29 @@ class Fold implements Practice {
     for (const { code, title, hint } of causes)
       this.#faults.set(`${kind}/${code}`, { code, kind, title, hint, at });
   }
+
+  /** What a first reading says of misreadings that were made when the class was asked. */
+  #aim({ kind, questionId, aim, at: time }: Row, causes: readonly Cause[], right: boolean): void {
+    const at = time.getTime();
+    for (const known of this.#aims.values()) {
+      if (known.kind !== kind) continue;
+      const again = causes.some(({ code }) => code === known.code);
+      if (again || aim === known.code)
+        known.outcomes.push({ at, outcome: right ? 'right' : again ? 'again' : 'otherwise' });
+    }
+    if (questionId === null || right) return;
+    for (const { code, title } of causes) {
+      const key = `${kind}/${code}`;
+      // Made anew, it is the newest.
+      this.#aims.delete(key);
+      this.#aims.set(key, { kind, code, title, questionId, at, outcomes: [] });
+    }
+  }
 }
+
+/** The misreading at which somebody's next setting of a kind should aim, the newest; null for none. */
+export const aimFor = ({ aims }: Practice, kind: string, now: Date): string | null =>
+  aims.findLast((aim) => aim.kind === kind && isOpenAim(aim, now.getTime()))?.code ?? null;
 
 /** Everybody's practice, gathered once and added to. Whether something is new is asked of the database each time. */
 export class Practices {
@@ -202,7 +240,7 @@ export class Practices {
               coalesce(t.verdict->'explanations', (
                 select jsonb_agg(jsonb_build_array(cause)) from jsonb_array_elements(t.verdict->'causes') as cause
               ), '[]') as explanations,
-              t.divisions_off as "divisionsOff", t.seen as at
+              t.divisions_off as "divisionsOff", e.question_id as "questionId", e.item->>'aim' as aim, t.seen as at
          from unnest($1::uuid[], $2::timestamptz[]) as c(person, since)
          cross join lateral (
            (select own.*, own.created_at as seen from tries own

@@ -11,6 +11,14 @@ import type {
   WhichAnswer,
   WordsAnswer,
 } from '@green-beam/contract';
+import {
+  apparatusOf,
+  expectReading,
+  predictAlone,
+  presetNamed,
+  readingOf,
+  type ExerciseNamed,
+} from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -242,6 +250,66 @@ describe('held back', () => {
       });
       expect(body.question).toMatchObject({ kind: 'graduated-cylinder', revealed: false });
     }
+    await teacher.delete(`${path}/question`);
+  });
+});
+
+describe('did it help?', () => {
+  /** Reads the next setting of a kind: rightly, or as a misreading has it where that shows. */
+  const readNext = async (reader: Browser, misreading: string | null) => {
+    const id = randomUUID();
+    await reader.post('/api/bench/settings', { id, kind: 'graduated-cylinder', mode: 'read' });
+    const { item } = (await harness.database.models.exercises.findByPk(id))! as { item: unknown } as {
+      item: ExerciseNamed<'setting'>;
+    };
+    const { instrument, setting } = apparatusOf(item, conventions);
+    const alone = predictAlone(readingOf(instrument, setting, conventions));
+    const slip = alone.find(({ faults }) => faults.some(({ code }) => code === misreading));
+    if (misreading !== null) expect(slip).toBeDefined();
+    const right = expectReading(instrument, setting, conventions);
+    const text = slip ? String(slip.value) : right.text;
+    await answer(reader, id, text);
+    return item.aim ?? null;
+  };
+  const conventions = presetNamed('Chemistry bench');
+
+  it('the next settings aim at what was misread, and the board shows before and after', async () => {
+    // Two who have misread nothing before.
+    const [first, second] = (await Promise.all(
+      [readers[4]!, readers[6]!].map(({ name }) => harness.asStudent(name)),
+    )) as [Browser, Browser];
+    await teacher.post(`${path}/question`, { id: randomUUID(), ...cylinder, indicates: '37.2' });
+    for (const reader of [first, second]) await answer(reader, (await take(reader)).body.id, '42.2');
+    // Before it is told, nothing gives away what was wrong.
+    expect(await readNext(first, null)).toBeNull();
+    await teacher.post(`${path}/question/answer`, {});
+    const helped = async () => (await teacher.get<BoardAnswer>(`${path}/board`)).body.helped[0];
+    expect(await helped()).toMatchObject({
+      kind: 'graduated-cylinder',
+      misread: 2,
+      soon: { right: 0, again: 0, notYet: 2 },
+      later: null,
+    });
+    expect(await readNext(first, 'next-label')).toBe('next-label');
+    expect((await helped())?.soon).toEqual({ right: 0, again: 1, notYet: 1 });
+    expect(await readNext(first, null)).toBe('next-label');
+    expect((await helped())?.soon).toEqual({ right: 1, again: 0, notYet: 1 });
+    expect(await readNext(first, null)).toBe('next-label');
+    // Right twice in a row, it is past; the other one's is not.
+    expect(await readNext(first, null)).toBeNull();
+    expect(await readNext(second, null)).toBe('next-label');
+    expect((await helped())?.soon).toEqual({ right: 2, again: 0, notYet: 0 });
+    // What it aims at is the server's: the page is not told.
+    const body = JSON.stringify(
+      (
+        await second.post('/api/bench/settings', {
+          id: randomUUID(),
+          kind: 'graduated-cylinder',
+          mode: 'read',
+        })
+      ).body,
+    );
+    expect(body).not.toContain('next-label');
     await teacher.delete(`${path}/question`);
   });
 });

@@ -5,6 +5,7 @@ import { Loading, Page, Trouble } from '../ui/Notice';
 import { PageNav } from '../ui/PageNav';
 import { useBoard } from '../answers/board';
 import { Calls } from '../calls/Calls';
+import { DidItHelp } from './DidItHelp';
 import { StudentRow } from './StudentRow';
 import { WorthFiveMinutes } from './WorthFiveMinutes';
 
@@ -91,6 +92,7 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
               instruments={board.instruments}
             />
           )}
+          <DidItHelp helped={board.helped} instruments={board.instruments} />
           <div className="mb-3 flex flex-wrap items-center gap-4">
             <label className="flex items-center gap-2">
               Find

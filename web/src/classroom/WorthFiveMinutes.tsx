@@ -2,6 +2,7 @@ import { endpoints, type BoardAnswer } from '@green-beam/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
+import { inTheirWords } from './inTheirWords';
 import { Button } from '../ui/Button';
 
 type Topic = NonNullable<BoardAnswer['worthFiveMinutes']>;
@@ -52,7 +53,3 @@ export function WorthFiveMinutes({
     </section>
   );
 }
-
-/** `You read the top of the curve.` → `they read the top of the curve` */
-const inTheirWords = (title: string): string =>
-  title.replace(/^You(r)?/, (_, r: string | undefined) => (r ? 'their' : 'they')).replace(/\.$/, '');

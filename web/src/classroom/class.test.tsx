@@ -66,6 +66,7 @@ const board = (rest: Partial<BoardAnswer> = {}): BoardAnswer => ({
   readingsToday: 3,
   atWorkToday: 2,
   worthFiveMinutes: null,
+  helped: [],
   ...rest,
 });
 

@@ -177,6 +177,7 @@ describe('a teacher’s first screen', () => {
     readingsToday: 12,
     atWorkToday: 4,
     worthFiveMinutes: null,
+    helped: [],
     ...rest,
   });
   const pupil = (name: string, rights: readonly boolean[], books: readonly LogbookLine[] = []) => ({

@@ -18,5 +18,7 @@ export const dayAndTime = shown({
   month: 'short',
   year: 'numeric',
 });
+/** The day of the week with day and month. */
+export const dayOfWeek = shown({ weekday: 'short', day: 'numeric', month: 'short' });
 /** Day and month, with the year: a group of a comparison. */
 export const wholeDay = shown({ day: 'numeric', month: 'long', year: 'numeric' });
