@@ -43,6 +43,8 @@ export interface Browser {
     body?: BodyInit,
   ): Promise<Answer<unknown>>;
   stream(path: string): Promise<ReadableStreamDefaultReader<Uint8Array>>;
+  /** Goes on with another process, as behind a proxy. */
+  goOnAt(address: string): void;
 }
 
 export interface Harness {
@@ -56,6 +58,8 @@ export interface Harness {
   browser(): Browser;
   asTeacher(name?: string, password?: string): Promise<Browser>;
   asStudent(name: string): Promise<Browser>;
+  /** Answers nobody any more, in the middle of what it is doing. */
+  die(): void;
   close(): Promise<void>;
 }
 
@@ -134,6 +138,10 @@ export async function startHarness({
       signedIn('/api/session/teacher', { name, password }),
     asStudent: (name) =>
       signedIn('/api/session/student', { classCode: demoClass.code, name, passphrase: demoPassphrase(name) }),
+    die: () => {
+      server.closeAllConnections();
+      server.close();
+    },
     close: async () => {
       await services.publish.close();
       server.closeAllConnections();
@@ -154,7 +162,8 @@ export async function freshDatabase(): Promise<string> {
   return base.replace(/\/[^/]*$/, `/${name}`);
 }
 
-function openBrowser(address: string): Browser {
+function openBrowser(at: string): Browser {
+  let address = at;
   const cookies = new Map<string, string>();
   let personId = '';
   const cookieHeader = () => [...cookies].map(([name, value]) => `${name}=${value}`).join('; ');
@@ -202,6 +211,9 @@ function openBrowser(address: string): Browser {
     put: (path, body, mediaType) => send('PUT', path, body as BodyInit, { 'content-type': mediaType }),
     delete: (path) => send('DELETE', path),
     raw: (method, path, headers, body) => send(method, path, body, headers),
+    goOnAt: (other) => {
+      address = other;
+    },
     stream: async (path) => {
       const response = await fetch(address + path, {
         headers: { cookie: cookieHeader(), [personHeader]: personId },
