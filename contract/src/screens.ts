@@ -39,6 +39,7 @@ export const screens = [
   '/class/:classId/benches',
   '/class/:classId/marks',
   '/class/:classId/tasks',
+  '/class/:classId/staff',
 ] as const;
 
 const patterns = screens.map((screen) => new RegExp(`^${screen.replace(/:\w+/g, '[^/.][^/]*')}/?$`));

@@ -6,6 +6,7 @@ export * from './conventions';
 export * from './instruments';
 export * from './answer';
 export * from './reading';
+export * from './spreadsheet';
 export * from './statistics';
 export * from './uncertainty';
 export * from './compare';

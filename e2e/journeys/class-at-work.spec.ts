@@ -1,6 +1,6 @@
 import { clean } from '../support/axe';
 import { glasswareThreeWays } from '@green-beam/core';
-import { expect, signInStudent, signInTeacher, test } from '../support/people';
+import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
 import { makeRoom, openBook, writeRows } from '../support/room';
 
 const names = Array.from(
@@ -197,4 +197,50 @@ test('a bench has its data checked: on a phone, in four presses; what changes af
   await expect(page.getByText('after it was checked')).toHaveCount(1);
   await expect(phone.getByText('Since then: one thing, marked below.')).toBeVisible();
   await phone.context().close();
+});
+
+test('a colleague is invited; the class goes out as one file, is put away, brought back, and deleted for good', async ({
+  page,
+  browser,
+}, { retry }) => {
+  const name = `Kept ${retry}`;
+  const room = await makeRoom(name, ['Odile Kern'], glasswareThreeWays);
+  await signInTeacher(page);
+  await page.getByRole('region', { name }).getByRole('link', { name: 'Open the class' }).click();
+  await page.getByRole('link', { name: 'Staff and keeping' }).click();
+  await page.getByLabel('Name of a colleague').fill(`Mx Sedge ${retry}`);
+  await page.getByRole('button', { name: 'Invite' }).click();
+  const password = await page.getByRole('status').locator('strong').last().innerText();
+  await clean(page);
+  const colleague = await (await browser.newContext()).newPage();
+  await colleague.goto(baseUrl());
+  await colleague.getByRole('tab', { name: 'Teacher' }).click();
+  await colleague.getByLabel('Name or address').fill(`Mx Sedge ${retry}`);
+  await colleague.getByLabel('Password').fill(password);
+  await colleague.getByRole('button', { name: 'Sign in' }).click();
+  await expect(colleague.getByRole('heading', { name: 'Choose a password of your own' })).toBeVisible();
+  await colleague.context().close();
+
+  const file = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save the whole class' }).click();
+  expect((await file).suggestedFilename()).toMatch(/^class-[A-Z0-9]+\.zip$/);
+
+  const student = await (await browser.newContext()).newPage();
+  await room.signIn(student, 'Odile Kern');
+  await page.getByRole('button', { name: 'Put the class away' }).click();
+  await expect(student.getByText(/session has ended|signed out/i).first()).toBeVisible();
+  await student.context().close();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Put the class away' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect(page.getByRole('region', { name })).toHaveCount(0);
+  await page.getByRole('link', { name, exact: true }).click();
+  await page.getByLabel('Write the name of the class').fill('Kept');
+  await page.getByRole('button', { name: 'Delete for good' }).click();
+  await expect(page.getByRole('alert')).toContainText(`The class is called “${name}”.`);
+  await clean(page);
+  await page.getByLabel('Write the name of the class').fill(name);
+  await page.getByRole('button', { name: 'Delete for good' }).click();
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('link', { name, exact: true })).toHaveCount(0);
 });

@@ -43,6 +43,8 @@ export interface Browser {
     body?: BodyInit,
   ): Promise<Answer<unknown>>;
   stream(path: string): Promise<ReadableStreamDefaultReader<Uint8Array>>;
+  /** What it would send along. */
+  cookies(): string;
   /** Goes on with another process, as behind a proxy. */
   goOnAt(address: string): void;
 }
@@ -211,6 +213,7 @@ function openBrowser(at: string): Browser {
     put: (path, body, mediaType) => send('PUT', path, body as BodyInit, { 'content-type': mediaType }),
     delete: (path) => send('DELETE', path),
     raw: (method, path, headers, body) => send(method, path, body, headers),
+    cookies: cookieHeader,
     goOnAt: (other) => {
       address = other;
     },

@@ -133,6 +133,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./classroom/Tasks')).Tasks }),
       },
       {
+        path: 'class/:classId/staff',
+        lazy: async () => ({ Component: (await import('./classroom/ClassStaff')).ClassStaff }),
+      },
+      {
         path: 'class/:classId/marks',
         lazy: async () => ({ Component: (await import('./classroom/BookOfMarks')).BookOfMarks }),
       },

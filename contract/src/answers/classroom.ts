@@ -63,6 +63,16 @@ export interface HelpedLine {
   readonly later: Helped | null;
 }
 
+/** Who teaches a class. */
+export interface StaffAnswer {
+  readonly class: ClassName;
+  readonly staffRole: StaffRole;
+  readonly putAway: boolean;
+  readonly staff: readonly { readonly id: string; readonly name: string; readonly role: StaffRole }[];
+  /** The first password of who had no account yet: it is told once. */
+  readonly firstPassword?: string;
+}
+
 /** The benches of a class, and who there is to sit at them. */
 export interface BenchesAnswer {
   readonly class: ClassName;

@@ -11,6 +11,8 @@ export interface ClassName {
 export interface ClassOfOnes extends ClassName {
   /** What one is in it. */
   readonly part: StaffRole | 'student';
+  /** True where it was put away. */
+  readonly putAway?: boolean;
 }
 
 export interface Who {

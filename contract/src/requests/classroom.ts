@@ -1,4 +1,4 @@
-import { mixed, array, boolean, number, object, type InferType } from 'yup';
+import { mixed, array, boolean, number, object, string, type InferType } from 'yup';
 import { houseRules } from '../houseRules';
 import { clientId, named, shortText } from './fields';
 
@@ -40,8 +40,31 @@ export const arrangement = object({
   apart: storedApart,
 }).noUnknown();
 
+/** What is to be another of a class; what is not said stays. */
 export const classChange = object({
-  freeLogbooks: boolean().strict().required('Say whether students may begin logbooks of their own.'),
+  /** Whether its students may begin logbooks of their own. */
+  freeLogbooks: boolean().strict(),
+  name: named('name of the class', 60).optional(),
+  /** Whether it is put away: its students are out, its record stays. */
+  putAway: boolean().strict(),
+})
+  .noUnknown()
+  .test(
+    'something',
+    'Say what is to be changed.',
+    ({ freeLogbooks, name, putAway }) =>
+      freeLogbooks !== undefined || name !== undefined || putAway !== undefined,
+  );
+
+/** A class that is to be deleted for good, by its name: what was written once more is meant. */
+export const deletedClass = object({ name: named('name of the class', 60) }).noUnknown();
+
+/** Somebody who is to teach a class too. */
+export const newStaff = object({
+  name: named('name', 60),
+  role: string()
+    .oneOf(['co-teacher', 'assistant'] as const, 'A co-teacher or an assistant.')
+    .required('Say as what.'),
 }).noUnknown();
 
 export const newInvestigation = object({
@@ -90,6 +113,8 @@ export type NewHouseRules = InferType<typeof newHouseRules>;
 export type NewStudents = InferType<typeof newStudents>;
 export type NewSlips = InferType<typeof newSlips>;
 export type InvestigationChange = InferType<typeof investigationChange>;
+export type DeletedClass = InferType<typeof deletedClass>;
+export type NewStaff = InferType<typeof newStaff>;
 export type ClassChange = InferType<typeof classChange>;
 export type StudentChange = InferType<typeof studentChange>;
 export type Arrangement = InferType<typeof arrangement>;

@@ -1,5 +1,4 @@
-import { csvFormatRows } from 'd3-dsv';
-import { forSpreadsheet } from '../spreadsheet';
+import { rowsCsv } from '../spreadsheet';
 import { mostMarks, type BookState } from './criteria';
 
 interface MarksTable {
@@ -17,18 +16,11 @@ interface MarksTable {
 
 /** A book of marks for a spreadsheet: two columns an investigation, the mark and how it stands; of several logbooks the newest. */
 export const marksCsv = ({ tasks, students }: MarksTable): string =>
-  csvFormatRows([
-    [
-      'Student',
-      'Bench',
-      ...tasks.flatMap(({ title }) => [
-        forSpreadsheet(`${title}, of ${mostMarks}`),
-        forSpreadsheet(`${title}, state`),
-      ]),
-    ],
+  rowsCsv([
+    ['Student', 'Bench', ...tasks.flatMap(({ title }) => [`${title}, of ${mostMarks}`, `${title}, state`])],
     ...students.map(({ name, bench, cells }) => [
-      forSpreadsheet(name),
-      forSpreadsheet(bench ?? ''),
+      name,
+      bench ?? '',
       ...tasks.flatMap(({ id }) => {
         const own = cells.filter(({ task }) => task === id).at(-1);
         return [own?.mark?.toString() ?? '', own?.state ?? 'not begun'];

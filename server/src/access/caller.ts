@@ -42,16 +42,17 @@ interface Row {
 const holding = `
   from sessions s join people p on p.id = s.person_id
   left join lateral (
-    select coalesce(json_agg(one order by one."createdAt"), '[]'::json) as classes,
-           (array_agg(one.id order by one."createdAt"))[1] as first
+    select coalesce(json_agg(one order by one."putAway", one."createdAt"), '[]'::json) as classes,
+           (array_agg(one.id order by one."putAway", one."createdAt"))[1] as first
       from (
-        select c.id, c.code, c.name, c.created_at as "createdAt", m.role as part, false as spoken
+        select c.id, c.code, c.name, c.created_at as "createdAt", m.role as part, false as spoken,
+               c.put_away_at is not null as "putAway"
           from class_staff m join classes c on c.id = m.class_id
          where p.role = 'teacher' and m.person_id = p.id
         union all
-        select c.id, c.code, c.name, c.created_at, 'student', m.spoken
+        select c.id, c.code, c.name, c.created_at, 'student', m.spoken, false
           from class_students m join classes c on c.id = m.class_id
-         where p.role = 'student' and m.person_id = p.id
+         where p.role = 'student' and m.person_id = p.id and c.put_away_at is null
       ) one
   ) k on true
  where s.id = any($1)
@@ -82,7 +83,13 @@ export async function callersOf(
   );
   return rows.map(({ classes, ...rest }) => ({
     ...rest,
-    classes: classes.map(({ id, code, name, part }) => ({ id, code, name, part })),
+    classes: classes.map(({ id, code, name, part, putAway }) => ({
+      id,
+      code,
+      name,
+      part,
+      ...(putAway ? { putAway } : {}),
+    })),
     spoken: classes.some(({ spoken }) => spoken),
   }));
 }

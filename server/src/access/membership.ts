@@ -21,6 +21,13 @@ export function mayManage(classId: string, who: Caller): void {
   if (staffRoleIn(classId, who) === 'assistant') throw new Problem('not-allowed');
 }
 
+/** The class, for whom it belongs to alone. @throws Problem */
+export function ownerOwns({ who, params }: Named): string {
+  const classId = params['classId'] ?? '';
+  if (staffRoleIn(classId, who) !== 'owner') throw new Problem('not-allowed');
+  return classId;
+}
+
 /** For routes under a class: the class, for its staff. @throws Problem */
 export function staffOwns({ who, params }: Named): string {
   const classId = params['classId'] ?? '';

@@ -39,14 +39,32 @@ export async function createClass(
   return made;
 }
 
-/** Changes what its students may do in a class. */
+/** Has something of a class be another: its name, what its students may do, whether it is put away. */
 export async function changeClass(
-  { database }: Services,
+  { database, publish, now }: Services,
   classId: string,
-  { freeLogbooks }: ClassChange,
+  { freeLogbooks, name, putAway }: ClassChange,
 ): Promise<object> {
-  await database.models.classes.update({ freeLogbooks }, { where: { id: classId } });
+  await database.models.classes.update(
+    {
+      ...(freeLogbooks === undefined ? {} : { freeLogbooks }),
+      ...(name === undefined ? {} : { name }),
+      ...(putAway === undefined ? {} : { putAwayAt: putAway ? now() : null }),
+    },
+    { where: { id: classId } },
+  );
+  // Whose class it is, and whether they are still in.
+  if (name !== undefined || putAway !== undefined) await publish.people(await everybodyIn(database, classId));
   return {};
+}
+
+/** Ids of the staff and the students of a class. */
+export async function everybodyIn({ models }: Database, classId: string): Promise<string[]> {
+  const [staff, students] = await Promise.all([
+    models.classStaff.findAll({ attributes: ['personId'], where: { classId } }),
+    models.classStudents.findAll({ attributes: ['personId'], where: { classId } }),
+  ]);
+  return [...staff, ...students].map(({ personId }) => personId);
 }
 
 /** @throws Problem for one that there is not. */

@@ -1,10 +1,12 @@
 import {
   arrangement,
   classChange,
+  deletedClass,
   isId,
   newClass,
   newHouseRules,
   newSlips,
+  newStaff,
   newStudents,
   endpoints,
   studentChange,
@@ -15,9 +17,12 @@ import { route } from '../access/route';
 import type { Services } from '../services';
 import { boardFor } from './board';
 import { houseRulesFor, reviseHouseRules } from './houseRules';
-import { managerOwns, staffOwns } from '../access/membership';
+import { managerOwns, ownerOwns, staffOwns } from '../access/membership';
 import { arrange, benchesOf } from './benches';
 import { changeClass, createClass } from './classes';
+import { deleteClass } from './deleteClass';
+import { sendWholeClass } from './exportClass';
+import { addStaff, removeStaff, staffOf } from './staff';
 import { addStudents, changeStudent, makeSlips, removeStudent } from './roster';
 
 export function classroomRoutes(router: Router, services: Services): void {
@@ -31,6 +36,33 @@ export function classroomRoutes(router: Router, services: Services): void {
     owns: managerOwns,
     body: classChange,
     run: ({ owned, body }) => changeClass(services, owned, body),
+  });
+  route(router, endpoints.staff, {
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ who, owned }) => staffOf(services, who, owned),
+  });
+  route(router, endpoints.addStaff, {
+    allow: 'teacher',
+    owns: ownerOwns,
+    body: newStaff,
+    run: ({ who, owned, body }) => addStaff(services, who, owned, body),
+  });
+  route(router, endpoints.removeStaff, {
+    allow: 'teacher',
+    owns: ownerOwns,
+    run: ({ who, owned, params }) => removeStaff(services, who, owned, params['personId'] ?? ''),
+  });
+  route(router, endpoints.wholeClass, {
+    allow: 'teacher',
+    owns: managerOwns,
+    run: ({ who, owned, response }) => sendWholeClass(services, who, owned, response),
+  });
+  route(router, endpoints.deleteClass, {
+    allow: 'teacher',
+    owns: ownerOwns,
+    body: deletedClass,
+    run: ({ owned, body }) => deleteClass(services, owned, body),
   });
   route(router, endpoints.benches, {
     allow: 'teacher',

@@ -17,6 +17,7 @@ import * as benches from './migrations/0014-benches';
 import * as reviews from './migrations/0015-reviews';
 import * as tasks from './migrations/0016-tasks';
 import * as calls from './migrations/0017-calls';
+import * as putAway from './migrations/0018-put-away';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -37,6 +38,7 @@ const migrations = {
   '0015-reviews': reviews,
   '0016-tasks': tasks,
   '0017-calls': calls,
+  '0018-put-away': putAway,
 } as const;
 
 /** The names of all migrations, in order. */

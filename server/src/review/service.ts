@@ -26,7 +26,10 @@ interface Row {
 }
 
 /** What was said of a logbook each time that it was handed back. */
-export async function reviewsOf({ database }: Services, { id }: OpenBook): Promise<ReviewsAnswer> {
+export async function reviewsOf(
+  { database }: Services,
+  { id }: Pick<OpenBook, 'id'>,
+): Promise<ReviewsAnswer> {
   const rows = await database.sequelize.query<Row>(
     `select r.id, p.name as by, r.created_at as at, r.marks, r.remarks
        from reviews r join people p on p.id = r.person_id

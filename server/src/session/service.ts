@@ -34,6 +34,7 @@ export async function signInStudent(
   const { classes, classStudents, people } = services.database.models;
   const code = classCode.trim().toUpperCase();
   const itsClass = await classes.findOne({ where: { code } });
+  if (itsClass?.putAwayAt) throw new Problem('sign-in-refused', 'This class is put away. Ask your teacher.');
   const enrolment =
     itsClass && (await classStudents.findOne({ where: { classId: itsClass.id, nameKey: nameKey(name) } }));
   const student = enrolment && (await people.findByPk(enrolment.personId));

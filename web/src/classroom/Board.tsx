@@ -55,6 +55,7 @@ const pages = [
   { to: 'benches', name: 'Benches' },
   { to: 'roster', name: 'Roster and slips' },
   { to: 'rules', name: 'House rules' },
+  { to: 'staff', name: 'Staff and keeping' },
 ] as const;
 
 function OpenBoard({ board }: { readonly board: BoardAnswer }) {

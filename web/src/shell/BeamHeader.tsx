@@ -121,7 +121,11 @@ function SignedIn() {
         {name}
         <span className="sr-only">, signing in and devices</span>
       </Link>
-      {classes[0] && <span className="hidden max-w-56 truncate sm:inline">{classNames(classes)}</span>}
+      {classes[0] && (
+        <span className="hidden max-w-56 truncate sm:inline">
+          {classNames(classes.filter(({ putAway }) => !putAway))}
+        </span>
+      )}
       {role === 'student' && (
         <Suspense>
           <CallTeacher />

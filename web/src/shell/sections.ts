@@ -16,7 +16,10 @@ export function useSections(): readonly Section[] {
   if (role === 'student') return [today, bench, figures, { to: '/logbook', name: 'Logbook', letter: 'l' }];
   return [
     today,
-    ...classes.slice(0, 1).map(({ id }) => ({ to: `/class/${id}`, name: 'Class', letter: 'c' })),
+    ...classes
+      .filter(({ putAway }) => !putAway)
+      .slice(0, 1)
+      .map(({ id }) => ({ to: `/class/${id}`, name: 'Class', letter: 'c' })),
     bench,
     figures,
     { to: '/stock', name: 'Stockroom', letter: 's' },

@@ -15,16 +15,28 @@ import { Loading, Page, Trouble } from '../ui/Notice';
 /** The teacher's classes at a glance. */
 export function TeacherToday() {
   const { name, classes } = useWho();
+  const inUse = classes.filter(({ putAway }) => !putAway);
+  const away = classes.filter(({ putAway }) => putAway);
   return (
     <Page title="Today" aside={name}>
       {classes.length === 0 && (
         <p className="mb-5">You have no class yet. Give it a name; the students come next.</p>
       )}
       <div className="flex flex-col gap-10">
-        {classes.map((line) => (
+        {inUse.map((line) => (
           <ClassToday key={line.id} line={line} />
         ))}
         <AddClass />
+        {away.length > 0 && (
+          <p className="flex flex-wrap gap-x-4">
+            Put away:
+            {away.map((line) => (
+              <Link key={line.id} to={`/class/${line.id}/staff`} className="underline underline-offset-4">
+                {line.name}
+              </Link>
+            ))}
+          </p>
+        )}
         {classes.length > 0 && (
           <p>
             <Link to="/logbook" className="underline underline-offset-4">

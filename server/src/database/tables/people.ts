@@ -37,6 +37,8 @@ export interface ClassRow extends Row {
   freeLogbooks?: boolean;
   /** Read through `storedApart`. */
   apart?: unknown;
+  /** Since when it is put away. */
+  putAwayAt?: Date | null;
 }
 
 export interface ClassConventionsRow extends Row {
@@ -121,6 +123,7 @@ export const peopleTables = (table: Define) => ({
     name: needed(TEXT),
     freeLogbooks: { ...needed(BOOLEAN), defaultValue: false },
     apart: { ...needed(JSONB), defaultValue: [] },
+    putAwayAt: DATE,
   }),
   classConventions: table<ClassConventionsRow>('class_conventions', {
     id: id(),
