@@ -40,6 +40,7 @@ export const screens = [
   '/class/:classId/marks',
   '/class/:classId/tasks',
   '/class/:classId/staff',
+  '/class/:classId/students/:studentId',
 ] as const;
 
 const patterns = screens.map((screen) => new RegExp(`^${screen.replace(/:\w+/g, '[^/.][^/]*')}/?$`));

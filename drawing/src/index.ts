@@ -28,3 +28,4 @@ export * from './plot';
 export * from './trialDots';
 export * from './linePlot';
 export * from './histogram';
+export { WeekBars, type Week } from './weekBars';

@@ -139,7 +139,7 @@ test('practice is set for today in six presses at most, and a student does it', 
   const room = await makeRoom(name, ['Odile Kern'], glasswareThreeWays);
   await signInTeacher(page);
   const press = counter();
-  await press(page.getByRole('region', { name }).getByRole('link', { name: 'Set practice' }).click());
+  await press(page.getByRole('region', { name }).getByRole('link', { name: 'Set work' }).click());
   await press(page.getByLabel('ruler', { exact: true }).check());
   await press(page.getByLabel('How long').selectOption('3'));
   await press(page.getByRole('button', { name: 'Set it' }).click());

@@ -137,6 +137,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./classroom/ClassStaff')).ClassStaff }),
       },
       {
+        path: 'class/:classId/students/:studentId',
+        lazy: async () => ({ Component: (await import('./classroom/StudentPage')).StudentPage }),
+      },
+      {
         path: 'class/:classId/marks',
         lazy: async () => ({ Component: (await import('./classroom/BookOfMarks')).BookOfMarks }),
       },

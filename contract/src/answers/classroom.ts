@@ -1,6 +1,7 @@
 import type { Conventions, Helped, ReadersMark, Mastery, Seated } from '@green-beam/core';
 import type { StaffRole, ClassName } from './session';
 import type { LogbookLine } from './logbook';
+import type { MarkCell, WorkCell } from './review';
 
 export interface BoardReading {
   readonly kind: string;
@@ -61,6 +62,26 @@ export interface HelpedLine {
   readonly soon: Helped;
   /** About two weeks on; null before then. */
   readonly later: Helped | null;
+}
+
+/** One student over time, for a talk with them or with parents. */
+export interface StudentAnswer {
+  readonly class: ClassName;
+  readonly name: string;
+  readonly bench: string | null;
+  /** First tries by week, the oldest first; a week by its Monday, as `2026-11-02`. */
+  readonly weeks: readonly { readonly monday: string; readonly tries: number; readonly right: number }[];
+  /** What was read and drilled, and how sure they are of it. */
+  readonly practised: readonly {
+    readonly kind: string;
+    readonly name: string;
+    readonly skill: Mastery;
+    readonly mark: ReadersMark | null;
+  }[];
+  /** What was misread, the newest first. */
+  readonly misread: readonly { readonly kind: string; readonly title: string; readonly at: string }[];
+  readonly logbooks: readonly (MarkCell & { readonly title: string; readonly remarks: readonly string[] })[];
+  readonly work: readonly (WorkCell & { readonly title: string; readonly counts: number })[];
 }
 
 /** Who teaches a class. */

@@ -32,14 +32,28 @@ export interface MarkCell {
   readonly mark: number | null;
 }
 
+/** Where a student stands in a task that is for them. */
+export interface WorkCell {
+  readonly task: string;
+  readonly state: 'done' | 'open' | 'late';
+}
+
 export interface MarksAnswer {
   readonly class: ClassName;
   /** Investigations by their families, in the order in which they were set. */
   readonly tasks: readonly { readonly id: string; readonly title: string; readonly newest: string }[];
+  /** What was set besides, the newest first. */
+  readonly work: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly counts: number;
+    readonly due: string | null;
+  }[];
   readonly students: readonly {
     readonly id: string;
     readonly name: string;
     readonly bench: string | null;
     readonly cells: readonly MarkCell[];
+    readonly work: readonly WorkCell[];
   }[];
 }

@@ -1,11 +1,18 @@
-import { instrumentKinds, type Practising } from '@green-beam/core';
+import { practisedKinds, type SetWork } from '@green-beam/core';
 import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
 import { clientId, shortText } from './fields';
 
-const practising = {
-  kinds: array(string().oneOf(instrumentKinds, 'There is no such kind of instrument.').required())
-    .min(1, 'Say what is to be read.')
-    .max(instrumentKinds.length)
+const kinds = practisedKinds.map(({ kind }) => kind);
+
+// Not strict: what an earlier version of the pages did not say is as it was then.
+const instant = (what: string) =>
+  string()
+    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/, `The day ${what} could not be read.`)
+    .nullable();
+
+const setWork = {
+  kinds: array(string().oneOf(kinds, 'There is no such kind of instrument or drill.').required())
+    .max(kinds.length)
     .required('Say what is to be read.'),
   settings: number()
     .strict()
@@ -14,24 +21,34 @@ const practising = {
     .max(50, 'At most 50 settings of each.')
     .nullable()
     .defined('Say how many settings, or until it is steady.'),
+  investigations: array(clientId).max(20, 'At most 20 investigations at once.').default([]),
   benches: array(clientId).max(60).required('Say for whom.'),
-  due: string()
-    .strict()
-    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/, 'The day on which it is due could not be read.')
-    .nullable()
-    .defined(),
+  students: array(clientId).max(200).default([]),
+  from: instant('from which it is shown').default(null),
+  due: instant('on which it is due').defined(),
   place: string().oneOf(['lesson', 'home'], 'In the lesson or at home.').required(),
   note: shortText('note', 500).defined(),
+  counts: number()
+    .integer('What it counts is a whole number.')
+    .min(0, 'It counts at least 0.')
+    .max(100, 'It counts at most 100.')
+    .default(0),
 };
 
-export const storedPractising = object(practising).noUnknown() as unknown as Schema<Practising>;
-/** Practice that is set. */
-export const newTask = object({ id: clientId, ...practising }).noUnknown();
+export const storedSetWork = object(setWork).noUnknown() as unknown as Schema<SetWork>;
+/** Work that is set. */
+export const newTask = object({ id: clientId, ...setWork })
+  .noUnknown()
+  .test(
+    'something',
+    'Say what is to be read, to drill or to hand in.',
+    ({ kinds: read, investigations }) => read.length + investigations.length > 0,
+  );
 /** A task that is taken back, or set again; or due another day. */
 export const taskChange = object({
   withdrawn: boolean().strict(),
-  due: practising.due.optional(),
+  due: setWork.due.optional(),
 }).noUnknown();
 
-export type NewTask = Practising & { readonly id: string };
+export type NewTask = SetWork & { readonly id: string };
 export type TaskChange = InferType<typeof taskChange>;

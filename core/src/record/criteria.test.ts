@@ -63,18 +63,26 @@ it('a book of marks goes out as a table that runs nothing', () => {
   expect(
     marksCsv({
       tasks,
+      work: [
+        { id: 'w', title: 'ruler', counts: 2 },
+        { id: 'v', title: 'burette', counts: 0 },
+      ],
       students: [
         {
           name: 'Ada Lind',
           bench: 'Bench 1',
           cells: [cell('pin', 17, 'handed back'), cell('oil', null, 'begun')],
+          work: [
+            { task: 'w', state: 'done' },
+            { task: 'v', state: 'done' },
+          ],
         },
-        { name: '=Bo', bench: null, cells: [] },
+        { name: '=Bo', bench: null, cells: [], work: [{ task: 'w', state: 'late' }] },
       ],
     }).split('\n'),
   ).toEqual([
-    'Student,Bench,"Bolt pin, of 20","Bolt pin, state","Lamp oil, of 20","Lamp oil, state"',
-    'Ada Lind,Bench 1,17,handed back,,begun',
-    "'=Bo,,,not begun,,not begun",
+    'Student,Bench,"Bolt pin, of 20","Bolt pin, state","Lamp oil, of 20","Lamp oil, state","ruler, of 2","burette, of 0"',
+    'Ada Lind,Bench 1,17,handed back,,begun,2,done',
+    "'=Bo,,,not begun,,not begun,late,",
   ]);
 });

@@ -1,14 +1,19 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { endOfDay, isFor, progressOf } from './task';
+import { endOfDay, hasBegun, isFor, progressOf } from './task';
 
 const now = new Date('2026-11-03T10:00:00Z');
 const read = (counts: Record<string, number>) => (kind: string) => counts[kind] ?? 0;
-const task = { kinds: ['ruler', 'burette'] as const, due: null };
+const task = { kinds: ['ruler', 'burette'], investigations: [], due: null };
+const work = (
+  counts: Record<string, number>,
+  stateOf: (kind: string) => 'steady' | 'begun' | 'shaky' = () => 'shaky',
+  handed: readonly string[] = [],
+) => ({ readOf: read(counts), stateOf, handedIn: (family: string) => handed.includes(family) });
 
 describe('practice that is set', () => {
   it('is done after so many settings of each, whatever came of them', () => {
     const progress = (counts: Record<string, number>) =>
-      progressOf({ ...task, settings: 3 }, read(counts), () => 'shaky', now);
+      progressOf({ ...task, settings: 3 }, work(counts), now);
     expect(progress({ ruler: 3, burette: 2 })).toMatchObject({
       done: false,
       kinds: [
@@ -21,23 +26,53 @@ describe('practice that is set', () => {
 
   it('is done once each is steady, also for who was so before', () => {
     const progress = (state: 'steady' | 'begun') =>
-      progressOf({ ...task, settings: null }, read({}), (kind) => (kind === 'ruler' ? 'steady' : state), now);
+      progressOf(
+        { ...task, settings: null },
+        work({}, (kind) => (kind === 'ruler' ? 'steady' : state)),
+        now,
+      );
     expect([progress('begun').done, progress('steady').done]).toEqual([false, true]);
   });
 
   it('is late after its last instant, unless it is done', () => {
     const late = (due: string, counts: Record<string, number>) =>
-      progressOf({ kinds: ['ruler'], settings: 1, due }, read(counts), () => 'begun', now).late;
+      progressOf({ ...task, kinds: ['ruler'], settings: 1, due }, work(counts), now).late;
     expect(late('2026-11-03T10:00:00.000Z', {})).toBe(false);
     expect(late('2026-11-03T09:59:59.999Z', {})).toBe(true);
     expect(late('2026-11-03T09:59:59.999Z', { ruler: 1 })).toBe(false);
   });
 
-  it('is for the class, or for a bench as it sits now', () => {
-    expect(isFor({ benches: [] }, null)).toBe(true);
-    expect(isFor({ benches: ['b'] }, 'b')).toBe(true);
-    expect(isFor({ benches: ['b'] }, 'c')).toBe(false);
-    expect(isFor({ benches: ['b'] }, null)).toBe(false);
+  it('is done when every investigation in it was handed in, too', () => {
+    const books = { ...task, kinds: [], settings: null, investigations: ['pin', 'oil'] };
+    expect(progressOf(books, work({}, undefined, ['pin']), now)).toMatchObject({
+      done: false,
+      books: [
+        { family: 'pin', done: true },
+        { family: 'oil', done: false },
+      ],
+    });
+    expect(progressOf(books, work({}, undefined, ['pin', 'oil']), now).done).toBe(true);
+  });
+
+  it.each([
+    ['the class', [], [], null, true],
+    ['a bench as it sits now', ['b'], [], 'b', true],
+    ['another bench', ['b'], [], 'c', false],
+    ['a bench, for who sits at none', ['b'], [], null, false],
+    ['by themselves', [], ['me'], null, true],
+    ['another by themselves', [], ['you'], 'b', false],
+    ['another, or their bench', ['b'], ['you'], 'b', true],
+  ])('is for %s', (_, benches, students, bench, whether) => {
+    expect(isFor({ benches, students }, { id: 'me', bench })).toBe(whether);
+  });
+
+  it('is shown from its first instant', () => {
+    const begun = (from: string | null) => hasBegun({ from }, now);
+    expect([null, '2026-11-03T10:00:00.000Z', '2026-11-03T10:00:00.001Z'].map(begun)).toEqual([
+      true,
+      true,
+      false,
+    ]);
   });
 });
 

@@ -1,23 +1,41 @@
-import type { InstrumentKind } from '../conventions/kinds';
+import { drills } from '../drills';
 import type { MasteryState } from '../evidence';
+import { instruments } from '../instruments';
 
-/** Practice that is set: what to read, how long, for whom, until when. */
-export interface Practising {
-  readonly kinds: readonly InstrumentKind[];
-  /** So many settings of each; null until each is steady. */
+/** Work that is set: what to read, to drill and to hand in, how long, for whom, from when to when. */
+export interface SetWork {
+  /** Kinds of instruments and of drills. */
+  readonly kinds: readonly string[];
+  /** So many settings, or items, of each; null until each is steady. */
   readonly settings: number | null;
-  /** Ids of benches that it is for; the whole class where none is said. Whoever sits there now. */
+  /** Investigations that are to be handed in, by the ids of their families. */
+  readonly investigations: readonly string[];
+  /** Ids of benches and of students that it is for; the whole class where none is said. Whoever sits there now. */
   readonly benches: readonly string[];
-  /** The moment at which it is late, as an instant; null for never. */
+  readonly students: readonly string[];
+  /** The moments from which it is shown and after which it is late, as instants; null for at once, and for never. */
+  readonly from: string | null;
   readonly due: string | null;
   readonly place: 'lesson' | 'home';
   readonly note: string;
+  /** What it is worth in the book of marks; 0 for practice alone. */
+  readonly counts: number;
 }
+
+/** What can be set to be practised, in the order in which it is offered. */
+export const practisedKinds: readonly {
+  readonly kind: string;
+  readonly name: string;
+  readonly of: 'reading' | 'drill';
+}[] = [
+  ...instruments.map(({ kind, name }) => ({ kind, name, of: 'reading' as const })),
+  ...drills.map(({ kind, name }) => ({ kind, name, of: 'drill' as const })),
+];
 
 /** How far somebody has come with one kind since it was set. */
 export interface KindProgress {
-  readonly kind: InstrumentKind;
-  /** First readings of settings since it was set. */
+  readonly kind: string;
+  /** First tries since it was set. */
   readonly read: number;
   readonly state: MasteryState;
   readonly done: boolean;
@@ -25,32 +43,58 @@ export interface KindProgress {
 
 export interface TaskProgress {
   readonly kinds: readonly KindProgress[];
+  /** Investigations by their families, and whether each was handed in. */
+  readonly books: readonly { readonly family: string; readonly done: boolean }[];
   readonly done: boolean;
   /** Due and not done. */
   readonly late: boolean;
 }
 
-/** Whether a task is for somebody: of the class, or of one of its benches as it sits now. */
-export const isFor = ({ benches }: Pick<Practising, 'benches'>, bench: string | null): boolean =>
-  benches.length === 0 || (bench !== null && benches.includes(bench));
+/** Whether a task is for somebody: of the class, one of its benches as it sits now, or by themselves. */
+export const isFor = (
+  { benches, students }: Pick<SetWork, 'benches' | 'students'>,
+  { id, bench }: { readonly id: string; readonly bench: string | null },
+): boolean =>
+  (benches.length === 0 && students.length === 0) ||
+  students.includes(id) ||
+  (bench !== null && benches.includes(bench));
 
-/** @param readOf first readings of a kind since it was set. @param stateOf how sure somebody is of a kind now. */
+/** Whether it is shown to those that it is for. */
+export const hasBegun = ({ from }: Pick<SetWork, 'from'>, now: Date): boolean =>
+  from === null || now.getTime() >= Date.parse(from);
+
+/** What is known of somebody's work. */
+export interface WorkDone {
+  /** First tries of a kind since it was set. */
+  readOf(kind: string): number;
+  /** How sure they are of a kind now. */
+  stateOf(kind: string): MasteryState;
+  /** Whether their logbook of a family of investigations was handed in. */
+  handedIn(family: string): boolean;
+}
+
 export function progressOf(
-  { kinds, settings, due }: Pick<Practising, 'kinds' | 'settings' | 'due'>,
-  readOf: (kind: InstrumentKind) => number,
-  stateOf: (kind: InstrumentKind) => MasteryState,
+  { kinds, settings, investigations, due }: Pick<SetWork, 'kinds' | 'settings' | 'investigations' | 'due'>,
+  { readOf, stateOf, handedIn }: WorkDone,
   now: Date,
 ): TaskProgress {
   const each = kinds.map((kind): KindProgress => {
     const [read, state] = [readOf(kind), stateOf(kind)];
     return { kind, read, state, done: settings === null ? state === 'steady' : read >= settings };
   });
-  const done = each.every((own) => own.done);
-  return { kinds: each, done, late: !done && due !== null && now.getTime() > Date.parse(due) };
+  const books = investigations.map((family) => ({ family, done: handedIn(family) }));
+  const done = [...each, ...books].every((own) => own.done);
+  return { kinds: each, books, done, late: !done && due !== null && now.getTime() > Date.parse(due) };
 }
 
 /** The last instant of a day by the clock on the wall, whatever that clock does on it. @param day `2026-11-03` */
-export function endOfDay(day: string): Date {
+export const endOfDay = (day: string): Date => atClock(day, 23, 59, 59, 999);
+
+/** The first instant of a day by the clock on the wall. @param day `2026-11-03` */
+export const startOfDay = (day: string): Date => atClock(day);
+
+function atClock(day: string, ...clock: readonly number[]): Date {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
-  return new Date(year, month - 1, date, 23, 59, 59, 999);
+  const [hours = 0, minutes = 0, seconds = 0, milliseconds = 0] = clock;
+  return new Date(year, month - 1, date, hours, minutes, seconds, milliseconds);
 }

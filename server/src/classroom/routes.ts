@@ -22,6 +22,7 @@ import { arrange, benchesOf } from './benches';
 import { changeClass, createClass } from './classes';
 import { deleteClass } from './deleteClass';
 import { sendWholeClass } from './exportClass';
+import { studentFor } from './student';
 import { addStaff, removeStaff, staffOf } from './staff';
 import { addStudents, changeStudent, makeSlips, removeStudent } from './roster';
 
@@ -90,6 +91,11 @@ export function classroomRoutes(router: Router, services: Services): void {
     owns: managerOwns,
     body: newHouseRules,
     run: ({ who, owned, body }) => reviseHouseRules(services, who, owned, body),
+  });
+  route(router, endpoints.student, {
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ who, owned, params }) => studentFor(services, who, owned, params['studentId'] ?? ''),
   });
   route(router, endpoints.addStudents, {
     allow: 'teacher',

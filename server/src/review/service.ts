@@ -7,15 +7,19 @@ import {
   type NewReview,
   type Review,
   type ReviewsAnswer,
+  type TaskLine,
+  type WorkCell,
 } from '@green-beam/contract';
-import { sumOfMarks } from '@green-beam/core';
+import { practisedKinds, sumOfMarks } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
 import { Problem } from '../http/problem';
 import type { OpenBook } from '../kept/keptRows';
+import { familiesIn, type Family } from '../kept/families';
 import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
+import { workOf } from '../tasks/service';
 
 interface Row {
   readonly id: string;
@@ -79,16 +83,12 @@ interface BookRow {
   readonly marks: unknown;
 }
 
-/** Students and what became of each investigation: three queries, however many there are. */
-export async function marksOf({ database }: Services, who: Caller, classId: string): Promise<MarksAnswer> {
-  const { sequelize } = database;
+/** Students and what became of each investigation and each task: six queries, however many there are. */
+export async function marksOf(services: Services, who: Caller, classId: string): Promise<MarksAnswer> {
+  const { sequelize } = services.database;
   const select = { type: QueryTypes.SELECT as const, bind: [classId] };
   const [tasks, students, books] = await Promise.all([
-    sequelize.query<{ id: string; title: string; newest: string }>(
-      `select distinct on (family_id) family_id as id, body->>'title' as title, id as newest
-         from investigations where class_id = $1 and person_id is null order by family_id, version desc`,
-      select,
-    ),
+    familiesIn(sequelize, classId),
     studentsIn(sequelize, classId),
     sequelize.query<BookRow>(
       `select m.person_id as "personId", l.id as "logbookId", i.family_id as "familyId",
@@ -103,14 +103,27 @@ export async function marksOf({ database }: Services, who: Caller, classId: stri
       select,
     ),
   ]);
+  const work = (await workOf(services, classId, students)).filter(({ task }) => !task.withdrawn);
   return {
     class: classFor(who, classId),
-    tasks: tasks.sort((a, b) => a.title.localeCompare(b.title)),
+    tasks,
+    work: work.map(({ task }) => ({
+      id: task.id,
+      title: titleOf(task, tasks),
+      counts: task.counts,
+      due: task.due,
+    })),
     students: students.map(({ id, name, bench }) => ({
       id,
       name,
       bench,
       cells: books.flatMap((row) => (row.personId === id ? [cellOf(row)] : [])),
+      work: work.flatMap(({ task, of }): WorkCell[] => {
+        const progress = of.get(id);
+        return progress
+          ? [{ task: task.id, state: progress.done ? 'done' : progress.late ? 'late' : 'open' }]
+          : [];
+      }),
     })),
   };
 }
@@ -127,3 +140,10 @@ function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow): 
     mark: marks === null ? null : sumOfMarks(readStored(storedMarks, marks, 'mark')),
   };
 }
+
+/** What is asked in a task, in a line. */
+const titleOf = ({ kinds, investigations }: TaskLine, families: readonly Family[]): string =>
+  [
+    ...kinds.map((kind) => practisedKinds.find((own) => own.kind === kind)?.name ?? kind),
+    ...investigations.map((id) => families.find((own) => own.id === id)?.title ?? 'an investigation'),
+  ].join(', ');

@@ -1,20 +1,21 @@
 import {
   readStored,
-  storedPractising,
+  storedSetWork,
   type NewTask,
   type OwnTasksAnswer,
   type TaskChange,
   type TaskLine,
   type TasksAnswer,
 } from '@green-beam/contract';
-import { instruments, isFor, masteryOf, progressOf, type TaskProgress } from '@green-beam/core';
+import { hasBegun, isFor, masteryOf, progressOf, type TaskProgress } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
 import type { TaskRow } from '../database/models';
 import { Problem } from '../http/problem';
-import type { Practice } from '../kept/practices';
-import { joinSeat, studentsIn } from '../kept/studentsIn';
+import { recordOf, type Practice } from '../kept/practices';
+import { familiesIn } from '../kept/families';
+import { joinSeat, studentsIn, type SeatedStudent } from '../kept/studentsIn';
 import type { Services } from '../services';
 
 const mostTasks = 400;
@@ -22,7 +23,7 @@ const mostTasks = 400;
 const tasksShown = 60;
 
 const lineOf = ({ id, body, withdrawn, createdAt }: TaskRow): TaskLine => ({
-  ...readStored(storedPractising, body, 'task'),
+  ...readStored(storedSetWork, body, 'task'),
   id,
   withdrawn,
   setAt: (createdAt ?? new Date(0)).toISOString(),
@@ -59,83 +60,150 @@ async function readSince({ database }: Services, tasks: readonly TaskLine[], peo
   return counts;
 }
 
+interface OwnBook {
+  readonly logbookId: string;
+  readonly handedIn: boolean;
+}
+
+/** The newest logbooks of some people in some families of investigations, by person and family: one query. */
+async function booksOf({ database }: Services, tasks: readonly TaskLine[], people: readonly string[]) {
+  const books = new Map<string, OwnBook>();
+  const families = [...new Set(tasks.flatMap(({ investigations }) => investigations))];
+  if (families.length === 0 || people.length === 0) return books;
+  const rows = await database.sequelize.query<OwnBook & { person: string; family: string }>(
+    `select m.person_id as person, i.family_id as family, l.id as "logbookId",
+            exists (select 1 from logbook_entries e where e.logbook_id = l.id and e.kind = 'hand-in') as "handedIn"
+       from investigations i join logbooks l on l.investigation_id = i.id join logbook_members m on m.logbook_id = l.id
+      where i.family_id = any($1::uuid[]) and m.person_id = any($2::uuid[]) order by l.created_at`,
+    { type: QueryTypes.SELECT, bind: [families, [...people]] },
+  );
+  for (const { person, family, ...book } of rows) books.set(`${person} ${family}`, book);
+  return books;
+}
+
+interface Gathered {
+  readonly practices: ReadonlyMap<string, Practice>;
+  readonly counts: ReadonlyMap<string, number>;
+  readonly books: ReadonlyMap<string, OwnBook>;
+}
+
+/** What some people did of some tasks. */
+async function gathered(
+  services: Services,
+  tasks: readonly TaskLine[],
+  people: readonly { readonly id: string; readonly record: string | null }[],
+): Promise<Gathered> {
+  const ids = people.map(({ id }) => id);
+  const [practices, counts, books] = await Promise.all([
+    services.kept.practices.of(people),
+    readSince(services, tasks, ids),
+    booksOf(services, tasks, ids),
+  ]);
+  return { practices, counts, books };
+}
+
 const progressIn = (
   task: TaskLine,
   person: string,
-  practice: Practice | undefined,
-  counts: ReadonlyMap<string, number>,
+  { practices, counts, books }: Gathered,
   now: Date,
 ): TaskProgress =>
   progressOf(
     task,
-    (kind) => counts.get(`${task.id} ${person} ${kind}`) ?? 0,
-    (kind) => practice?.marks.get(kind)?.skill.state ?? masteryOf(kind, []).state,
+    {
+      readOf: (kind) => counts.get(`${task.id} ${person} ${kind}`) ?? 0,
+      stateOf: (kind) => {
+        const practice = practices.get(person);
+        return (
+          practice?.marks.get(kind)?.skill.state ?? masteryOf(kind, practice ? practice.tries : []).state
+        );
+      },
+      handedIn: (family) => books.get(`${person} ${family}`)?.handedIn ?? false,
+    },
     now,
   );
 
 /** What is set for a student, by where they sit now. */
 export async function ownTasks(services: Services, { id, classes: [own] }: Caller): Promise<OwnTasksAnswer> {
   if (!own) return { tasks: [] };
-  const [all, bench] = await Promise.all([
+  const { sequelize } = services.database;
+  const now = services.now();
+  const [all, [seat]] = await Promise.all([
     tasksIn(services, own.id),
-    services.database.sequelize.query<{ id: string | null }>(
-      `select seat.id from people p ${joinSeat('p.id', '$2')} where p.id = $1`,
+    sequelize.query<{ bench: string | null; record: string | null }>(
+      `select seat.id as bench, ${recordOf('p.id')} as record from people p ${joinSeat('p.id', '$2')} where p.id = $1`,
       { type: QueryTypes.SELECT, bind: [id, own.id] },
     ),
   ]);
-  const tasks = all.filter((task) => !task.withdrawn && isFor(task, bench[0]?.id ?? null));
+  const tasks = all.filter(
+    (task) => !task.withdrawn && hasBegun(task, now) && isFor(task, { id, bench: seat?.bench ?? null }),
+  );
   if (tasks.length === 0) return { tasks: [] };
-  const [practice, counts] = await Promise.all([
-    services.kept.practices.ofOne(id),
-    readSince(services, tasks, [id]),
+  const [work, families] = await Promise.all([
+    gathered(services, tasks, [{ id, record: seat?.record ?? null }]),
+    familiesIn(sequelize, own.id),
   ]);
   return {
     tasks: tasks.map((task) => {
-      const { kinds, ...progress } = progressIn(task, id, practice, counts, services.now());
-      return { ...task, ...progress, progress: kinds };
+      const { kinds, books, ...progress } = progressIn(task, id, work, now);
+      return {
+        ...task,
+        ...progress,
+        progress: kinds,
+        books: books.map(({ family, done }) => ({
+          family,
+          done,
+          title: families.find((one) => one.id === family)?.title ?? 'an investigation',
+          logbookId: work.books.get(`${id} ${family}`)?.logbookId ?? null,
+        })),
+      };
     }),
   };
+}
+
+/** How far everybody is with every task of a class that is not taken back. */
+export async function workOf(
+  services: Services,
+  classId: string,
+  people: readonly SeatedStudent[],
+): Promise<readonly { readonly task: TaskLine; readonly of: ReadonlyMap<string, TaskProgress> }[]> {
+  const tasks = await tasksIn(services, classId);
+  const work = await gathered(services, tasks, people);
+  return tasks.map((task) => ({
+    task,
+    of: new Map(
+      people
+        .filter(({ id, benchId }) => isFor(task, { id, bench: benchId }))
+        .map(({ id }) => [id, progressIn(task, id, work, services.now())]),
+    ),
+  }));
 }
 
 /** What is set in a class, and who has done it. */
 export async function tasksOf(services: Services, who: Caller, classId: string): Promise<TasksAnswer> {
-  const { database, kept, now } = services;
-  const [tasks, benches, people] = await Promise.all([
-    tasksIn(services, classId),
-    database.models.benchGroups.findAll({ where: { classId } }),
-    studentsIn(database.sequelize, classId),
+  const { models, sequelize } = services.database;
+  const [benches, people, families] = await Promise.all([
+    models.benchGroups.findAll({ where: { classId } }),
+    studentsIn(sequelize, classId),
+    familiesIn(sequelize, classId),
   ]);
-  const [practices, counts] = await Promise.all([
-    kept.practices.of(people),
-    readSince(
-      services,
-      tasks,
-      people.map(({ id }) => id),
-    ),
-  ]);
+  const work = await workOf(services, classId, people);
   return {
     class: classFor(who, classId),
-    tasks: tasks.map((task) => {
-      const own = people
-        .filter(({ benchId }) => isFor(task, benchId))
-        .map(({ id, name }) => ({
-          name,
-          done: progressIn(task, id, practices.get(id), counts, now()).done,
-        }));
-      return {
-        ...task,
-        done: own.flatMap(({ name, done }) => (done ? [name] : [])),
-        open: own.flatMap(({ name, done }) => (done ? [] : [name])),
-      };
+    tasks: work.map(({ task, of }) => {
+      const names = (done: boolean) =>
+        people.flatMap(({ id, name }) => (of.get(id)?.done === done ? [name] : []));
+      return { ...task, done: names(true), open: names(false) };
     }),
     benches: benches
       .map(({ id, name }) => ({ id, name }))
       .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true })),
-    instruments: instruments.map(({ kind, name }) => ({ kind, name })),
+    students: people.map(({ id, name }) => ({ id, name })),
+    investigations: families.map(({ id, title }) => ({ id, title })),
   };
 }
 
-/** Sets practice; told twice, it is set once. @throws Problem */
+/** Sets work; told twice, it is set once. @throws Problem */
 export async function setTask(
   services: Services,
   who: Caller,
@@ -147,9 +215,29 @@ export async function setTask(
   if (known && known.classId !== classId) throw new Problem('already-used');
   if ((await models.tasks.count({ where: { classId } })) >= mostTasks)
     throw new Problem('not-valid', `A class has ${mostTasks} tasks at most.`);
-  const there = await models.benchGroups.count({ where: { classId, id: [...body.benches] } });
-  if (there < new Set(body.benches).size)
-    throw new Problem('not-valid', 'One of these benches is not there any more.');
+  const there = async (what: string, wanted: readonly string[], count: Promise<number>) => {
+    if ((await count) < new Set(wanted).size)
+      throw new Problem('not-valid', `One of these ${what} is not there any more.`);
+  };
+  await there(
+    'benches',
+    body.benches,
+    models.benchGroups.count({ where: { classId, id: [...body.benches] } }),
+  );
+  await there(
+    'students',
+    body.students,
+    models.classStudents.count({ where: { classId, personId: [...body.students] } }),
+  );
+  await there(
+    'investigations',
+    body.investigations,
+    models.investigations.count({
+      distinct: true,
+      col: 'familyId',
+      where: { classId, personId: null, familyId: [...body.investigations] },
+    }),
+  );
   await models.tasks.bulkCreate([{ id, classId, body, withdrawn: false }], { ignoreDuplicates: true });
   services.publish.question(classId);
   return tasksOf(services, who, classId);
@@ -167,7 +255,7 @@ export async function changeTask(
   if (!row) throw new Problem('not-found');
   await row.update({
     ...(withdrawn === undefined ? {} : { withdrawn }),
-    ...(due === undefined ? {} : { body: { ...readStored(storedPractising, row.body, 'task'), due } }),
+    ...(due === undefined ? {} : { body: { ...readStored(storedSetWork, row.body, 'task'), due } }),
   });
   services.publish.question(classId);
   return tasksOf(services, who, classId);

@@ -1,4 +1,11 @@
-import type { BenchesAnswer, OwnTasksAnswer, SettingAnswer, TasksAnswer } from '@green-beam/contract';
+import type {
+  BenchesAnswer,
+  LogbooksAnswer,
+  MarksAnswer,
+  OwnTasksAnswer,
+  SettingAnswer,
+  TasksAnswer,
+} from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -93,7 +100,59 @@ describe('practice that is set', () => {
     ).toEqual([true, true]);
   });
 
+  it('is drilled, is handed in, is for one student, is shown from its day, and stands in the book of marks', async () => {
+    const [reader, other] = [await harness.asStudent('Delphi Marsh'), await harness.asStudent('Xanthe Reed')];
+    const { investigations, students } = (await teacher.get<TasksAnswer>(`${path}/tasks`)).body;
+    const logbooks = (await reader.get<LogbooksAnswer>('/api/logbooks')).body.logbooks;
+    const book = logbooks.find(({ logbookId, handedIn }) => logbookId && !handedIn)!;
+    const family = investigations.find(({ title }) => title === book.title)!.id;
+    const id = randomUUID();
+    const forWhom = { students: [students.find(({ name }) => name === 'Delphi Marsh')!.id] };
+    await set({ id, kinds: ['counting'], settings: 1, investigations: [family], counts: 5, ...forWhom });
+    await set({ from: '2031-01-01T00:00:00.000Z', note: 'not yet', ...forWhom });
+    const line = async () => (await own(reader)).find((one) => one.id === id);
+    expect(await line()).toMatchObject({
+      progress: [{ kind: 'counting', read: 0 }],
+      books: [{ title: book.title, logbookId: book.logbookId, done: false }],
+      done: false,
+    });
+    expect((await own(reader)).some(({ note }) => note === 'not yet')).toBe(false);
+    expect((await own(other)).some((one) => one.id === id)).toBe(false);
+    const { body: item } = await reader.post<{ id: string }>('/api/drills/items', {
+      id: randomUUID(),
+      kind: 'counting',
+    });
+    await reader.post(`/api/drills/items/${item.id}/attempts`, { id: randomUUID(), text: '99', unit: '' });
+    expect(await line()).toMatchObject({ progress: [{ read: 1, done: true }], done: false });
+    const state = async () => {
+      const { body } = await teacher.get<MarksAnswer>(`${path}/marks`);
+      const row = body.students.find(({ name }) => name === 'Delphi Marsh')!;
+      return [
+        body.work.find((one) => one.id === id)?.counts,
+        row.work.find(({ task: of }) => of === id)?.state,
+      ];
+    };
+    expect(await state()).toEqual([5, 'open']);
+    await reader.post(`/api/logbooks/${book.logbookId}/entries`, {
+      id: randomUUID(),
+      kind: 'hand-in',
+      trial: 0,
+      of: '',
+      text: 'handed in',
+      replaces: null,
+      reason: null,
+      writtenAt: new Date().toISOString(),
+    });
+    expect((await line())?.done).toBe(true);
+    expect(await state()).toEqual([5, 'done']);
+  });
+
   it.each([
+    [{ kinds: [], investigations: [] }, 'what is to be read'],
+    [{ investigations: [randomUUID()] }, 'not there any more'],
+    [{ students: [randomUUID()] }, 'not there any more'],
+    [{ counts: 101 }, 'at most 100'],
+    [{ from: 'soon' }, 'from which it is shown could not be read'],
     [{ kinds: [] }, 'what is to be read'],
     [{ kinds: ['astrolabe'] }, 'no such kind'],
     [{ settings: 0 }, 'At least one'],

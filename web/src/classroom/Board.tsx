@@ -48,7 +48,7 @@ export function Board() {
 const pages = [
   { to: '.', name: 'The class' },
   { to: 'question', name: 'Show a setting' },
-  { to: 'tasks', name: 'Practice' },
+  { to: 'tasks', name: 'Set work' },
   { to: 'investigations', name: 'Investigations' },
   { to: 'compare', name: 'Compare' },
   { to: 'marks', name: 'Marks' },

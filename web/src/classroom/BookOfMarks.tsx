@@ -1,4 +1,4 @@
-import { endpoints, type MarkCell, type MarksAnswer } from '@green-beam/contract';
+import { endpoints, type MarkCell, type MarksAnswer, type WorkCell } from '@green-beam/contract';
 import { marksCsv, mostMarks } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -37,8 +37,9 @@ export function BookOfMarks() {
     ) : (
       <Loading what="the marks" />
     );
-  const { class: own, tasks, students } = marks.data;
+  const { class: own, tasks, work, students } = marks.data;
   const shownTasks = tasks.filter(({ id }) => only === '' || id === only);
+  const shownWork = only === '' ? work : [];
   const shown = [...students].sort(orders[order]);
   return (
     <Page title={`${own.name}, marks`} aside={`of ${mostMarks} for each investigation`}>
@@ -68,7 +69,7 @@ export function BookOfMarks() {
             download(
               `${fileName(own.name)} marks.csv`,
               'text/csv',
-              marksCsv({ tasks: shownTasks, students: shown }),
+              marksCsv({ tasks: shownTasks, work: shownWork, students: shown }),
             )
           }
         >
@@ -90,13 +91,26 @@ export function BookOfMarks() {
                   {title}
                 </th>
               ))}
+              {shownWork.map(({ id, title, counts }) => (
+                <th key={id} scope="col" className="max-w-40 py-1 pr-4 text-sm">
+                  {title}
+                  <span className="block font-normal text-soft">
+                    {counts > 0 ? `counts ${counts}` : 'practice'}
+                  </span>
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
             {shown.map((student) => (
               <tr key={student.id} className="border-b border-rule">
                 <th scope="row" className="py-1 pr-4 text-left">
-                  {student.name}
+                  <Link
+                    to={`/class/${classId}/students/${student.id}`}
+                    className="underline decoration-rule underline-offset-4"
+                  >
+                    {student.name}
+                  </Link>
                 </th>
                 <td className="pr-4 text-sm text-soft">{student.bench}</td>
                 {shownTasks.map(({ id }) => (
@@ -108,12 +122,36 @@ export function BookOfMarks() {
                       ))}
                   </td>
                 ))}
+                {shownWork.map(({ id, counts }) => (
+                  <td key={id} className="pr-4">
+                    <WorkState state={student.work.find(({ task }) => task === id)?.state} counts={counts} />
+                  </td>
+                ))}
               </tr>
             ))}
           </tbody>
         </table>
       </div>
     </Page>
+  );
+}
+
+/** What was set and done; nothing where it was not for them. */
+function WorkState({
+  state,
+  counts,
+}: {
+  readonly state: WorkCell['state'] | undefined;
+  readonly counts: number;
+}) {
+  if (!state) return null;
+  if (state !== 'done')
+    return <span className={state === 'late' ? 'text-vermilion' : 'text-sm text-soft'}>{state}</span>;
+  return (
+    <span>
+      {counts > 0 && <span className="mr-2 font-mono font-semibold">{counts}</span>}
+      <span className="text-sm text-soft">done</span>
+    </span>
   );
 }
 

@@ -22,7 +22,13 @@ export function StudentRow({
   return (
     <tr className="border-b border-rule align-top">
       <th scope="row" className="py-2 pr-4 text-left font-normal">
-        {name} {group && <span className="text-sm whitespace-nowrap text-soft">{group}</span>}
+        <Link
+          to={`students/${student.id}`}
+          className="underline decoration-rule underline-offset-4 hover:decoration-ink"
+        >
+          {name}
+        </Link>{' '}
+        {group && <span className="text-sm whitespace-nowrap text-soft">{group}</span>}
       </th>
       {marks.map(({ kind, mark, skill }) => (
         <td key={kind} className="py-2 pr-4">

@@ -105,7 +105,7 @@ describe('the class at a glance', () => {
     const ada = screen.getByRole('row', { name: /Ada Lind/ });
     expect(ada).toHaveTextContent('43.6 mL wrong');
     expect(ada).toHaveTextContent(/top.of.curve or eye.high/);
-    expect(within(ada).getByRole('link')).toHaveTextContent('2 of 3 trials, Bolt pin');
+    expect(within(ada).getByRole('link', { name: /trials/ })).toHaveTextContent('2 of 3 trials, Bolt pin');
     expect(screen.getByRole('row', { name: /Cy Wren/ })).toHaveTextContent('no reading this week');
     await user.click(within(ada).getByRole('button'));
     expect(ada).toHaveTextContent('43.6 mL right');

@@ -11,9 +11,13 @@ const answer: TasksAnswer = {
   tasks: [
     {
       id: 't',
-      kinds: ['ruler'],
+      kinds: ['ruler', 'counting'],
       settings: 3,
+      investigations: ['pin'],
       benches: ['one'],
+      students: ['ada'],
+      from: null,
+      counts: 2,
       due: endOfDay('2026-11-20').toISOString(),
       place: 'home',
       note: 'Mind the zero.',
@@ -24,10 +28,8 @@ const answer: TasksAnswer = {
     },
   ],
   benches: [{ id: 'one', name: 'Bench 1' }],
-  instruments: [
-    { kind: 'ruler', name: 'ruler' },
-    { kind: 'burette', name: 'burette' },
-  ],
+  students: [{ id: 'ada', name: 'Ada Lind' }],
+  investigations: [{ id: 'pin', title: 'Bolt pin' }],
 };
 
 function tasks() {
@@ -45,16 +47,27 @@ function tasks() {
 describe('practice', () => {
   it('is set for benches until a day, whole, by the clock on the wall', async () => {
     const { user, sent } = tasks();
-    const form = await screen.findByRole('form', { name: 'Set practice' });
+    const form = await screen.findByRole('form', { name: 'Set work' });
     expect(within(form).getByRole('button', { name: 'Set it' })).toBeDisabled();
     await user.click(within(form).getByLabelText('burette'));
     await user.selectOptions(within(form).getByLabelText('How long'), '5 settings of each');
+    await user.click(within(form).getByRole('button', { name: /^Drills/ }));
+    await user.click(within(form).getByLabelText('Count the figures'));
+    await user.click(within(form).getByRole('button', { name: /^Investigations to hand in/ }));
+    await user.click(within(form).getByLabelText('Bolt pin'));
+    await user.click(within(form).getByRole('button', { name: /^For whom/ }));
     await user.click(within(form).getByLabelText('Bench 1'));
+    await user.click(within(form).getByLabelText('Ada Lind'));
+    await user.selectOptions(within(form).getByLabelText('It counts'), '5');
     fireEvent.change(within(form).getByLabelText('Due, at the end of'), { target: { value: '2026-11-27' } });
     await user.click(within(form).getByRole('button', { name: 'Set it' }));
     await waitFor(() => expect(sent('POST /api/classes/*/tasks')).toHaveLength(1));
     expect(sent('POST /api/classes/*/tasks')[0]?.body).toMatchObject({
-      kinds: ['burette'],
+      kinds: ['burette', 'counting'],
+      investigations: ['pin'],
+      students: ['ada'],
+      counts: 5,
+      from: null,
       settings: 5,
       benches: ['one'],
       due: new Date(2026, 10, 27, 23, 59, 59, 999).toISOString(),
@@ -65,7 +78,7 @@ describe('practice', () => {
   it('shows who has done it, is taken back, and is due another day', async () => {
     const { user, sent } = tasks();
     const set = await screen.findByRole('region', { name: 'Set' });
-    expect(set).toHaveTextContent('ruler: 3 settings of each, Bench 1');
+    expect(set).toHaveTextContent(/ruler, .*: 3 of each; hand in Bolt pin, for Bench 1, Ada Lind/);
     expect(set).toHaveTextContent('1 of 2 done; not yet: Bo Quill');
     await user.click(within(set).getByRole('button', { name: 'Take it back' }));
     await waitFor(() => expect(sent('POST /api/classes/*/tasks/*')[0]?.body).toEqual({ withdrawn: true }));

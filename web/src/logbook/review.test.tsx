@@ -67,6 +67,7 @@ describe('the book of marks', () => {
   const answer: MarksAnswer = {
     class: tern,
     tasks: [{ id: 'pin', title: 'Bolt pin', newest: 'i' }],
+    work: [{ id: 'w', title: 'ruler', counts: 2, due: null }],
     students: [
       {
         id: 'a',
@@ -75,6 +76,7 @@ describe('the book of marks', () => {
         cells: [
           { task: 'pin', logbookId: 'one', state: 'handed back', at: '2026-11-05T10:00:00Z', mark: 17 },
         ],
+        work: [{ task: 'w', state: 'done' }],
       },
       {
         id: 'b',
@@ -83,6 +85,7 @@ describe('the book of marks', () => {
         cells: [
           { task: 'pin', logbookId: 'two', state: 'handed in', at: '2026-11-05T10:00:00Z', mark: null },
         ],
+        work: [{ task: 'w', state: 'late' }],
       },
     ],
   };

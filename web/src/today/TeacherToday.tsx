@@ -65,7 +65,7 @@ function ClassToday({ line }: { readonly line: ClassName }) {
         <h2 className="text-xl">{line.name}</h2>
         <p className="text-soft">class code {line.code}</p>
         <Link to={`/class/${line.id}/tasks`} className="ml-auto underline underline-offset-4">
-          Set practice
+          Set work
         </Link>
         <Link to={`/class/${line.id}/marks`} className="underline underline-offset-4">
           Marks

@@ -73,6 +73,7 @@ describe('practice that is set', () => {
       { kind: 'ruler', read: 4, state: 'begun', done: true },
       { kind: 'burette', read: 1, state: 'begun', done: false },
     ],
+    books: [{ family: 'pin', title: 'Bolt pin', logbookId: 'l', done: false }],
     ...rest,
   });
 
@@ -81,9 +82,10 @@ describe('practice that is set', () => {
       'GET /api/tasks': { tasks: [task({}), task({ id: 'u', done: true, late: false })] },
       'POST /api/bench/settings': { id: 's' },
     });
-    const section = await screen.findByRole('region', { name: 'Practice that is set' });
+    const section = await screen.findByRole('region', { name: 'Work that is set' });
     expect(section).toHaveTextContent('ruler3 of 3 settings · done');
     expect(section).toHaveTextContent('burette1 of 3 settings');
+    expect(section).toHaveTextContent('Bolt pinto be handed in');
     expect(section).toHaveTextContent('late');
     expect(within(section).getByText('Done.')).toBeVisible();
     await user.click(within(section).getByRole('button', { name: 'Read the burette' }));

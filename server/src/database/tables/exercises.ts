@@ -45,7 +45,7 @@ export interface ClassQuestionRow extends Row {
 export interface TaskRow extends Row {
   id: string;
   classId: string;
-  /** Read through `storedPractising`. */
+  /** Read through `storedSetWork`. */
   body: unknown;
   withdrawn: boolean;
 }

@@ -1,0 +1,152 @@
+import type { NewTask, TasksAnswer } from '@green-beam/contract';
+import { endOfDay, practisedKinds, startOfDay } from '@green-beam/core';
+import { useState, type FormEvent } from 'react';
+import { Button } from '../ui/Button';
+import { CheckField, ChoiceField, TextField } from '../ui/fields';
+import { Fold } from '../ui/Fold';
+import { DayField } from './DayField';
+
+const untils = [
+  ['steady', 'until each is steady'],
+  ['3', '3 settings of each'],
+  ['5', '5 settings of each'],
+  ['10', '10 settings of each'],
+] as const;
+
+const worths = [
+  ['0', 'nothing: practice'],
+  ['1', '1'],
+  ['2', '2'],
+  ['5', '5'],
+  ['10', '10'],
+] as const;
+
+/** What is to be read, drilled and handed in; for whom; from when to when; and what it counts. */
+export function NewTaskForm({
+  answer: { benches, students, investigations },
+  busy,
+  onSet,
+}: {
+  readonly answer: TasksAnswer;
+  readonly busy: boolean;
+  readonly onSet: (task: NewTask, done: () => void) => void;
+}) {
+  const [kinds, setKinds] = useState<readonly string[]>([]);
+  const [families, setFamilies] = useState<readonly string[]>([]);
+  const [onlyBenches, setOnlyBenches] = useState<readonly string[]>([]);
+  const [onlyStudents, setOnlyStudents] = useState<readonly string[]>([]);
+  const [until, setUntil] = useState('steady');
+  const [place, setPlace] = useState<NewTask['place']>('lesson');
+  const [from, setFrom] = useState('');
+  const [due, setDue] = useState('');
+  const [counts, setCounts] = useState('0');
+  const [note, setNote] = useState('');
+  const only = onlyBenches.length + onlyStudents.length;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    onSet(
+      {
+        id: crypto.randomUUID(),
+        kinds,
+        settings: until === 'steady' ? null : Number(until),
+        investigations: families,
+        benches: onlyBenches,
+        students: onlyStudents,
+        from: from === '' ? null : startOfDay(from).toISOString(),
+        due: due === '' ? null : endOfDay(due).toISOString(),
+        place,
+        note: note.trim(),
+        counts: Number(counts),
+      },
+      () => {
+        setKinds([]);
+        setFamilies([]);
+        setNote('');
+      },
+    );
+  };
+  const practised = (of: 'reading' | 'drill') =>
+    practisedKinds.filter((own) => own.of === of).map(({ kind, name }) => [kind, name] as const);
+  return (
+    <form onSubmit={submit} aria-label="Set work" className="flex flex-col gap-4">
+      <fieldset>
+        <legend className="mb-1 font-bold">What is to be read</legend>
+        <Choices of={practised('reading')} chosen={kinds} onChange={setKinds} />
+      </fieldset>
+      <Fold
+        startsOpen={false}
+        title="Drills"
+        aside={`${practised('drill').filter(([kind]) => kinds.includes(kind)).length} chosen`}
+      >
+        <Choices of={practised('drill')} chosen={kinds} onChange={setKinds} />
+      </Fold>
+      <Fold startsOpen={false} title="Investigations to hand in" aside={`${families.length} chosen`}>
+        <Choices
+          of={investigations.map(({ id, title }) => [id, title] as const)}
+          chosen={families}
+          onChange={setFamilies}
+        />
+      </Fold>
+      <Fold startsOpen={false} title="For whom" aside={only === 0 ? 'the class' : `${only} chosen`}>
+        <p className="text-sm text-soft">For these alone; for all where none is marked.</p>
+        <Choices
+          of={benches.map(({ id, name }) => [id, name] as const)}
+          chosen={onlyBenches}
+          onChange={setOnlyBenches}
+        />
+        <Choices
+          of={students.map(({ id, name }) => [id, name] as const)}
+          chosen={onlyStudents}
+          onChange={setOnlyStudents}
+        />
+      </Fold>
+      <div className="grid grid-cols-2 gap-4">
+        <ChoiceField label="How long" value={until} choices={untils} onChange={setUntil} />
+        <ChoiceField
+          label="Where"
+          value={place}
+          choices={[
+            ['lesson', 'in the lesson'],
+            ['home', 'at home'],
+          ]}
+          onChange={(own) => setPlace(own === 'home' ? 'home' : 'lesson')}
+        />
+        <DayField label="Shown from" day={from} onChange={setFrom} />
+        <DayField label="Due, at the end of" day={due} onChange={setDue} />
+        <ChoiceField label="It counts" value={counts} choices={worths} onChange={setCounts} />
+        <TextField label="A word to them" longest={500} value={note} onChange={setNote} />
+      </div>
+      <Button
+        type="submit"
+        look="main"
+        className="self-start"
+        disabled={busy || kinds.length + families.length === 0}
+      >
+        Set it
+      </Button>
+    </form>
+  );
+}
+
+function Choices({
+  of,
+  chosen,
+  onChange,
+}: {
+  readonly of: readonly (readonly [key: string, name: string])[];
+  readonly chosen: readonly string[];
+  readonly onChange: (chosen: readonly string[]) => void;
+}) {
+  return (
+    <div className="grid grid-cols-2 gap-x-4">
+      {of.map(([key, name]) => (
+        <CheckField
+          key={key}
+          label={name}
+          checked={chosen.includes(key)}
+          onChange={(on) => onChange(on ? [...chosen, key] : chosen.filter((own) => own !== key))}
+        />
+      ))}
+    </div>
+  );
+}
