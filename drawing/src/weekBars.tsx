@@ -8,6 +8,8 @@ export interface Week {
   readonly right: number;
 }
 
+const dayAndMonth = new Intl.DateTimeFormat([], { day: 'numeric', month: 'short' });
+
 const [width, height, foot, top] = [720, 170, 34, 22] as const;
 
 /** First tries by week: a column each, what was right filled from below. */
@@ -62,7 +64,7 @@ export function WeekBars({ weeks }: { readonly weeks: readonly Week[] }) {
                 fontFamily={textFont}
                 fill={ink.ink}
               >
-                {Number(week.monday.slice(8))}.{Number(week.monday.slice(5, 7))}.
+                {dayAndMonth.format(new Date(`${week.monday}T12:00:00`))}
               </text>
             )}
           </g>

@@ -1,6 +1,6 @@
 import type { Conventions, Helped, ReadersMark, Mastery, Seated } from '@green-beam/core';
 import type { StaffRole, ClassName } from './session';
-import type { LogbookLine } from './logbook';
+import type { FoundIn, LogbookLine } from './logbook';
 import type { MarkCell, WorkCell } from './review';
 
 export interface BoardReading {
@@ -26,7 +26,7 @@ export interface BoardStudent {
     readonly mark: ReadersMark | null;
     readonly skill: Mastery;
   }[];
-  readonly logbooks: readonly LogbookLine[];
+  readonly logbooks: readonly (LogbookLine & { readonly found: FoundIn })[];
 }
 
 export interface BoardAnswer {

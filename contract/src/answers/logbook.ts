@@ -2,6 +2,14 @@ import type { Conventions, Entry, Investigation } from '@green-beam/core';
 import type { ClassName } from './session';
 import type { CalculationAnswer } from './figures';
 
+/** What a second look finds in a logbook, for the staff: how many findings, and the weightiest of them. */
+export interface FoundIn {
+  readonly count: number;
+  /** From 0 for nothing to 3 for what is certain. */
+  readonly weight: number;
+  readonly sentence: string | null;
+}
+
 export interface LogbookLine {
   readonly investigationId: string;
   readonly title: string;

@@ -1,4 +1,5 @@
 import type { BookState, Marks } from '@green-beam/core';
+import type { FoundIn } from './logbook';
 import type { ClassName } from './session';
 
 /** What was said of a place of a logbook, or of it as a whole. */
@@ -20,6 +21,12 @@ export interface Review {
 /** The newest first. */
 export interface ReviewsAnswer {
   readonly reviews: readonly Review[];
+  /** For the staff: what the same investigation came to in the other logbooks of the class. */
+  readonly others?: readonly {
+    readonly logbookId: string;
+    readonly readers: readonly string[];
+    readonly resultText: string | null;
+  }[];
 }
 
 /** Where a student stands in one investigation. */
@@ -30,6 +37,7 @@ export interface MarkCell {
   /** When it came to be so; null while it is only begun. */
   readonly at: string | null;
   readonly mark: number | null;
+  readonly found: FoundIn;
 }
 
 /** Where a student stands in a task that is for them. */

@@ -46,7 +46,9 @@ export async function boardFor(
             const of = practice.marks.get(kind);
             return of ? [{ kind, ...of }] : [];
           }),
-          logbooks: books.flatMap(({ line, members }) => (members.includes(id) ? [line] : [])),
+          logbooks: books.flatMap(({ line, members, found }) =>
+            members.includes(id) ? [{ ...line, found: found() }] : [],
+          ),
         },
       ];
     },

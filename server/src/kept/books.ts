@@ -1,12 +1,15 @@
-import type { LogbookLine } from '@green-beam/contract';
+import type { FoundIn, LogbookLine } from '@green-beam/contract';
 import {
   OutcomeEvaluator,
   cellsIn,
+  findingWeight,
+  secondLookAt,
   variedBy,
   withPieces,
   type Conventions,
   type Entry,
   type Investigation,
+  type TableFinding,
 } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
@@ -18,6 +21,8 @@ import type { KeptInvestigation } from './keptRows';
 export interface BookLine {
   readonly line: LogbookLine;
   readonly members: readonly string[];
+  /** What a second look finds in it, as of a few seconds ago: for the staff. */
+  found(): FoundIn;
 }
 
 /** Which logbooks are wanted. */
@@ -38,6 +43,10 @@ interface Source {
   investigation(id: string): Promise<KeptInvestigation>;
 }
 
+/** A second look takes as long as all the rest: it is taken again after so long, and when a logbook is handed in. */
+const lookedEveryMs = 8_000;
+const nothing: FoundIn = { count: 0, weight: 0, sentence: null };
+
 /** One logbook's entries so far, and what they amount to. */
 class Fold {
   readonly #entries: Entry[] = [];
@@ -50,6 +59,10 @@ class Fold {
     resultText: null,
     handedIn: false,
   };
+
+  #look: (() => FoundIn) | null = null;
+  #lookedAt = 0;
+  #found = nothing;
 
   constructor(body: Investigation, conventions: Conventions) {
     this.#body = body;
@@ -70,14 +83,34 @@ class Fold {
       this.last = Math.max(this.last, Number(row.seq));
     }
     const cells = cellsIn(this.#body, this.#entries);
-    const outcome = this.#reckonerOf(withPieces(this.#body, cells)).outcomeOf(cells);
+    const body = withPieces(this.#body, cells);
+    const outcome = this.#reckonerOf(body).outcomeOf(cells);
+    const wasHandedIn = this.line.handedIn;
     const [first] = outcome.results;
     this.line = {
       completeTrials: outcome.complete,
       resultText: first?.state === 'reckoned' && outcome.trialsWanted === 0 ? first.result.text : null,
       handedIn: this.#entries.some(({ kind }) => kind === 'hand-in'),
     };
+    this.#look = () => foundIn(secondLookAt(body, cells, outcome, this.#conventions));
+    if (this.line.handedIn && !wasHandedIn) this.#lookedAt = 0;
   }
+
+  /** What a second look finds, as of a few seconds ago. @param now in milliseconds */
+  found(now: number): FoundIn {
+    if (this.#look && now - this.#lookedAt >= lookedEveryMs) {
+      this.#found = this.#look();
+      this.#look = null;
+      this.#lookedAt = now;
+    }
+    return this.#found;
+  }
+}
+
+/** How many findings, and the weightiest of them. */
+function foundIn(findings: readonly TableFinding[]): FoundIn {
+  const [first] = [...findings].sort((a, b) => findingWeight(b) - findingWeight(a));
+  return first ? { count: findings.length, weight: findingWeight(first), sentence: first.sentence } : nothing;
 }
 
 /** Logbooks in a line each. What was reckoned of one is kept and added to; whether something is new is asked each time. */
@@ -120,6 +153,7 @@ export class Books {
         const { id, body } = await this.#source.investigation(row.investigationId);
         return {
           members: row.members.map((member) => member.id),
+          found: () => folds.get(row.id)?.found(Date.now()) ?? nothing,
           line: {
             ...headOf(id, variedBy(body, row.variation)),
             logbookId: row.id,

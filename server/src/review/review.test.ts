@@ -1,4 +1,10 @@
-import type { LogbooksAnswer, MarksAnswer, ReviewsAnswer } from '@green-beam/contract';
+import type {
+  BoardAnswer,
+  LogbookAnswer,
+  LogbooksAnswer,
+  MarksAnswer,
+  ReviewsAnswer,
+} from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -42,6 +48,35 @@ const cells = async () => {
       own.filter(({ task }) => task === book.task).map(({ state, mark }) => [state, mark]),
     );
 };
+
+describe('what a second look finds', () => {
+  it('stands on the board and in the queue for the staff, and in no list of a student', async () => {
+    const { body } = await student.get<LogbookAnswer>(`/api/logbooks/${book.id}`);
+    const column = body.investigation.tables[0]!.columns.find(({ kind }) => kind === 'measured')!;
+    await student.post(`/api/logbooks/${book.id}/entries`, {
+      id: randomUUID(),
+      kind: 'reading',
+      trial: 9,
+      of: column.key,
+      text: '0.0000001',
+      replaces: null,
+      reason: null,
+      writtenAt: new Date().toISOString(),
+    });
+    const found = { count: expect.any(Number), weight: 3, sentence: expect.stringMatching(/\S/) };
+    const board = (await teacher.get<BoardAnswer>(`/api/classes/${classId}/board`)).body;
+    const lines = board.students.find(({ name }) => name === 'Delphi Marsh')!.logbooks;
+    expect(lines.find(({ logbookId }) => logbookId === book.id)?.found).toEqual(found);
+    const marks = (await teacher.get<MarksAnswer>(`/api/classes/${classId}/marks`)).body;
+    const cells = marks.students.find(({ name }) => name === 'Delphi Marsh')!.cells;
+    expect(cells.find(({ logbookId }) => logbookId === book.id)?.found).toEqual(found);
+    // Beside a review the other benches' results; a student sees none of them.
+    const reviews = (await teacher.get<ReviewsAnswer>(path())).body;
+    expect(reviews.others?.some(({ resultText }) => resultText?.includes('±'))).toBe(true);
+    expect((await student.get<ReviewsAnswer>(path())).body.others).toBeUndefined();
+    expect(JSON.stringify((await student.get('/api/logbooks')).body)).not.toContain('found');
+  });
+});
 
 describe('a logbook', () => {
   it('is handed in, handed back with marks and remarks to all of its bench, and handed in again', async () => {

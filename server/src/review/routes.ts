@@ -6,14 +6,14 @@ import { endChecksOf } from '../calls/service';
 import { addInitials } from '../logbook/entries';
 import { readable } from '../logbook/service';
 import type { Services } from '../services';
-import { handBack, marksOf, reviewsOf } from './service';
+import { handBack, marksOf, reviewsFor } from './service';
 
 export function reviewRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => readable(services, who, params['logbookId'] ?? '');
   route(router, endpoints.reviews, {
     allow: 'signed-in',
     owns,
-    run: ({ owned }) => reviewsOf(services, owned),
+    run: ({ who, owned }) => reviewsFor(services, who, owned),
   });
   route(router, endpoints.handBack, {
     allow: 'teacher',

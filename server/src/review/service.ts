@@ -2,6 +2,7 @@ import {
   readStored,
   storedMarks,
   storedRemarks,
+  type FoundIn,
   type MarkCell,
   type MarksAnswer,
   type NewReview,
@@ -50,6 +51,22 @@ export async function reviewsOf(
   };
 }
 
+/** The same, for the staff with what the other logbooks of the investigation came to: an outlier says so at a glance. */
+export async function reviewsFor(services: Services, who: Caller, book: OpenBook): Promise<ReviewsAnswer> {
+  const reviews = await reviewsOf(services, book);
+  if (who.role === 'student') return reviews;
+  const { id, classId } = book.investigation;
+  const lines = await services.kept.books.lines({ inClass: classId });
+  return {
+    ...reviews,
+    others: lines.flatMap(({ line: { logbookId, investigationId, readers, resultText } }) =>
+      logbookId && investigationId === id && logbookId !== book.id
+        ? [{ logbookId, readers, resultText }]
+        : [],
+    ),
+  };
+}
+
 /** Hands a logbook back with marks and remarks; a repeated request with the same id does so once. @throws Problem */
 export async function handBack(
   services: Services,
@@ -71,7 +88,7 @@ export async function handBack(
     arrived: null,
     by: '',
   });
-  return reviewsOf(services, book);
+  return reviewsFor(services, who, book);
 }
 
 interface BookRow {
@@ -83,11 +100,11 @@ interface BookRow {
   readonly marks: unknown;
 }
 
-/** Students and what became of each investigation and each task: six queries, however many there are. */
+/** Students and what became of each investigation and each task: eight queries, however many there are. */
 export async function marksOf(services: Services, who: Caller, classId: string): Promise<MarksAnswer> {
   const { sequelize } = services.database;
   const select = { type: QueryTypes.SELECT as const, bind: [classId] };
-  const [tasks, students, books] = await Promise.all([
+  const [tasks, students, books, lines] = await Promise.all([
     familiesIn(sequelize, classId),
     studentsIn(sequelize, classId),
     sequelize.query<BookRow>(
@@ -102,8 +119,10 @@ export async function marksOf(services: Services, who: Caller, classId: string):
         where i.class_id = $1 and i.person_id is null order by l.created_at`,
       select,
     ),
+    services.kept.books.lines({ inClass: classId }),
   ]);
   const work = (await workOf(services, classId, students)).filter(({ task }) => !task.withdrawn);
+  const found = new Map(lines.map((own) => [own.line.logbookId, own.found()]));
   return {
     class: classFor(who, classId),
     tasks,
@@ -117,7 +136,9 @@ export async function marksOf(services: Services, who: Caller, classId: string):
       id,
       name,
       bench,
-      cells: books.flatMap((row) => (row.personId === id ? [cellOf(row)] : [])),
+      cells: books.flatMap((row) =>
+        row.personId === id ? [cellOf(row, found.get(row.logbookId) ?? nothing)] : [],
+      ),
       work: work.flatMap(({ task, of }): WorkCell[] => {
         const progress = of.get(id);
         return progress
@@ -128,7 +149,9 @@ export async function marksOf(services: Services, who: Caller, classId: string):
   };
 }
 
-function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow): MarkCell {
+const nothing: FoundIn = { count: 0, weight: 0, sentence: null };
+
+function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow, found: FoundIn): MarkCell {
   const back = handedBack !== null && (handedIn === null || handedBack >= handedIn);
   const at = back ? handedBack : handedIn;
   return {
@@ -136,6 +159,7 @@ function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow): 
     logbookId,
     state: back ? 'handed back' : handedIn ? 'handed in' : 'begun',
     at: at && at.toISOString(),
+    found,
     // What was given stays until another is.
     mark: marks === null ? null : sumOfMarks(readStored(storedMarks, marks, 'mark')),
   };

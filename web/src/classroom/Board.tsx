@@ -1,4 +1,5 @@
 import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
+import { ReadersMark } from '@green-beam/drawing';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Loading, Page, Trouble } from '../ui/Notice';
@@ -118,12 +119,31 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
               </select>
             </label>
           </div>
+          <Legend />
           <Table board={board} students={students} />
         </>
       )}
     </Page>
   );
 }
+
+/** What a reader's mark says. */
+const Legend = () => (
+  <p className="mb-2 flex flex-wrap items-center gap-x-5 gap-y-1 text-sm text-soft">
+    <span className="flex items-center gap-2">
+      <span aria-hidden="true">
+        <ReadersMark mark={{ bias: 0.8, spread: 0.4, n: 20 }} />
+      </span>
+      reads high: right of the green line; as wide as the readings scatter
+    </span>
+    <span className="flex items-center gap-2">
+      <span aria-hidden="true">
+        <ReadersMark mark={{ bias: -1.5, spread: 1, n: 20 }} shaky />
+      </span>
+      shaky
+    </span>
+  </p>
+);
 
 const columnsShown = 4;
 

@@ -164,7 +164,7 @@ function Cell({ cell: { logbookId, state, mark } }: { readonly cell: MarkCell })
   );
 }
 
-/** Logbooks that were handed in and not handed back, the oldest first. */
+/** Logbooks that were handed in and not handed back, what weighs most first, then the oldest. */
 function Waiting({ students, tasks }: Pick<MarksAnswer, 'students' | 'tasks'>) {
   const books = new Map<string, { readonly cell: MarkCell; readonly names: string[] }>();
   for (const { name, cells } of students)
@@ -174,7 +174,12 @@ function Waiting({ students, tasks }: Pick<MarksAnswer, 'students' | 'tasks'>) {
       if (known) known.names.push(name);
       else books.set(cell.logbookId, { cell, names: [name] });
     }
-  const waiting = [...books.values()].sort((a, b) => (a.cell.at ?? '').localeCompare(b.cell.at ?? ''));
+  const waiting = [...books.values()].sort(
+    (a, b) =>
+      b.cell.found.weight - a.cell.found.weight ||
+      b.cell.found.count - a.cell.found.count ||
+      (a.cell.at ?? '').localeCompare(b.cell.at ?? ''),
+  );
   return (
     <section aria-label="Waiting for review" className="mb-6">
       <h2 className="mb-1 border-b border-ink">Waiting for review</h2>
@@ -188,6 +193,11 @@ function Waiting({ students, tasks }: Pick<MarksAnswer, 'students' | 'tasks'>) {
                 {names.join(', ')}
               </Link>
               <span>{tasks.find(({ id }) => id === cell.task)?.title}</span>
+              {cell.found.sentence && (
+                <span className={cell.found.weight > 1 ? 'text-vermilion' : 'text-brass'}>
+                  {cell.found.count} found: {cell.found.sentence}
+                </span>
+              )}
               {cell.at && <span className="text-sm text-soft">{dayAndTime(cell.at)}</span>}
             </li>
           ))}

@@ -100,7 +100,7 @@ export function NewTaskForm({
           onChange={setOnlyStudents}
         />
       </Fold>
-      <div className="grid grid-cols-2 gap-4">
+      <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
         <ChoiceField label="How long" value={until} choices={untils} onChange={setUntil} />
         <ChoiceField
           label="Where"
@@ -138,7 +138,7 @@ function Choices({
   readonly onChange: (chosen: readonly string[]) => void;
 }) {
   return (
-    <div className="grid grid-cols-2 gap-x-4">
+    <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
       {of.map(([key, name]) => (
         <CheckField
           key={key}

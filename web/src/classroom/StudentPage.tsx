@@ -78,7 +78,7 @@ export function StudentPage() {
           <Part title="What was misread" empty={misread.length === 0 && 'Nothing that could be told.'}>
             <ul className="divide-y divide-rule border-y border-rule">
               {misread.slice(0, 8).map(({ kind, title, at }) => (
-                <li key={`${kind}${title}`} className="py-1.5">
+                <li key={`${kind}${title}`} className="py-1.5 first-letter:uppercase">
                   {inTheirWords(title)}{' '}
                   <span className="text-sm text-soft">
                     ({kind.replaceAll('-', ' ')}), last {dayOfWeek(at)}

@@ -1,4 +1,4 @@
-import type { BoardReading, BoardStudent, LogbookLine } from '@green-beam/contract';
+import type { BoardReading, BoardStudent } from '@green-beam/contract';
 import { inWords } from '@green-beam/core';
 import { ReadersMark } from '@green-beam/drawing';
 import { useState } from 'react';
@@ -78,19 +78,30 @@ function ReadingLine({ reading: { text, unit, right, causes, at } }: { readonly 
   );
 }
 
-function LogbookCell({ line }: { readonly line: LogbookLine }) {
+function LogbookCell({ line }: { readonly line: BoardStudent['logbooks'][number] }) {
+  const { count, weight, sentence } = line.found;
   return (
-    <Link
-      to={`/logbook/${line.logbookId ?? ''}`}
-      className="block underline decoration-rule underline-offset-4 hover:decoration-ink"
-    >
-      {line.resultText ? (
-        <Stated text={line.resultText} />
-      ) : (
-        `${line.completeTrials} of ${line.trialsWanted} trials`
+    <span className="block">
+      <Link
+        to={`/logbook/${line.logbookId ?? ''}`}
+        className="underline decoration-rule underline-offset-4 hover:decoration-ink"
+      >
+        {line.resultText ? (
+          <Stated text={line.resultText} />
+        ) : (
+          `${line.completeTrials} of ${line.trialsWanted} trials`
+        )}
+        <span className="sr-only">, {line.title}</span>
+      </Link>
+      {count > 0 && (
+        <span
+          title={sentence ?? ''}
+          className={`ml-2 text-sm whitespace-nowrap ${weight > 1 ? 'font-bold text-vermilion' : 'text-brass'}`}
+        >
+          {count} found
+        </span>
       )}
-      <span className="sr-only">, {line.title}</span>
-    </Link>
+    </span>
   );
 }
 

@@ -46,7 +46,7 @@ export function Tasks() {
           Back to the class
         </Link>
       </p>
-      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[2fr_3fr]">
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <NewTaskForm
           answer={answer.data}
           busy={put.isPending}

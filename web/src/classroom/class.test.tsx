@@ -56,6 +56,7 @@ const board = (rest: Partial<BoardAnswer> = {}): BoardAnswer => ({
           resultText: null,
           resultSymbol: 'ρ',
           handedIn: false,
+          found: { count: 2, weight: 3, sentence: 'A digit too many.' },
         },
       ],
     }),
@@ -106,6 +107,7 @@ describe('the class at a glance', () => {
     expect(ada).toHaveTextContent('43.6 mL wrong');
     expect(ada).toHaveTextContent(/top.of.curve or eye.high/);
     expect(within(ada).getByRole('link', { name: /trials/ })).toHaveTextContent('2 of 3 trials, Bolt pin');
+    expect(within(ada).getByText('2 found')).toHaveAttribute('title', 'A digit too many.');
     expect(screen.getByRole('row', { name: /Cy Wren/ })).toHaveTextContent('no reading this week');
     await user.click(within(ada).getByRole('button'));
     expect(ada).toHaveTextContent('43.6 mL right');

@@ -1,5 +1,7 @@
 import { bookState } from '@green-beam/core';
+import { Link } from 'react-router';
 import { sentenceFor } from '../api';
+import { Stated } from '../ui/Figure';
 import { useWho } from '../session/who';
 import { useOpenBook } from './book';
 import { HandBackForm } from './HandBackForm';
@@ -19,6 +21,24 @@ export function ReviewPage() {
       {reviews.isError && <p role="alert">{sentenceFor(reviews.error)}</p>}
       {role === 'teacher' && reviews.data && (
         <HandBackForm key={all[0]?.id ?? ''} book={book} state={state} />
+      )}
+      {reviews.data?.others && reviews.data.others.length > 0 && (
+        <section aria-label="Other benches">
+          <h2 className="mb-1">Other benches</h2>
+          <ul className="grid gap-x-10 sm:grid-cols-2 lg:grid-cols-3">
+            {reviews.data.others.map(({ logbookId, readers, resultText }) => (
+              <li key={logbookId} className="border-b border-rule py-1">
+                <Link
+                  to={`/logbook/${logbookId}/review`}
+                  className="block text-sm text-soft underline underline-offset-4"
+                >
+                  {readers.join(', ')}
+                </Link>
+                {resultText ? <Stated text={resultText} /> : <span className="text-soft">no result yet</span>}
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {role === 'student' && (
         <p>

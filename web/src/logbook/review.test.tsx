@@ -64,6 +64,7 @@ describe('a review', () => {
 });
 
 describe('the book of marks', () => {
+  const found = { count: 1, weight: 3, sentence: 'A digit too many.' };
   const answer: MarksAnswer = {
     class: tern,
     tasks: [{ id: 'pin', title: 'Bolt pin', newest: 'i' }],
@@ -74,7 +75,14 @@ describe('the book of marks', () => {
         name: 'Ada Lind',
         bench: 'Bench 2',
         cells: [
-          { task: 'pin', logbookId: 'one', state: 'handed back', at: '2026-11-05T10:00:00Z', mark: 17 },
+          {
+            task: 'pin',
+            logbookId: 'one',
+            state: 'handed back',
+            at: '2026-11-05T10:00:00Z',
+            mark: 17,
+            found,
+          },
         ],
         work: [{ task: 'w', state: 'done' }],
       },
@@ -83,7 +91,14 @@ describe('the book of marks', () => {
         name: 'Bo Quill',
         bench: 'Bench 1',
         cells: [
-          { task: 'pin', logbookId: 'two', state: 'handed in', at: '2026-11-05T10:00:00Z', mark: null },
+          {
+            task: 'pin',
+            logbookId: 'two',
+            state: 'handed in',
+            at: '2026-11-05T10:00:00Z',
+            mark: null,
+            found,
+          },
         ],
         work: [{ task: 'w', state: 'late' }],
       },

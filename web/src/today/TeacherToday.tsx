@@ -1,7 +1,7 @@
 import { endpoints, type BoardAnswer, type ClassName } from '@green-beam/contract';
 import { presets } from '@green-beam/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useId, useState, type FormEvent } from 'react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useId, useState, type FormEvent, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { useBoard } from '../answers/board';
@@ -83,12 +83,13 @@ function ClassToday({ line }: { readonly line: ClassName }) {
         <Fact name="Readings today" value={String(readingsToday)} />
         <Fact name="Logbooks" value={logbookWords(board.data)} />
         <Fact name="Last three readings wrong" value={stuckWords(board.data)} />
+        <Running classId={line.id} />
       </dl>
     </section>
   );
 }
 
-function Fact({ name, value }: { readonly name: string; readonly value: string }) {
+function Fact({ name, value }: { readonly name: string; readonly value: ReactNode }) {
   return (
     <div>
       <dt className="text-sm text-soft">{name}</dt>
@@ -103,11 +104,59 @@ function logbookWords({ students }: BoardAnswer): string {
   return `${complete} of ${books.size} with a result`;
 }
 
-function stuckWords({ students }: BoardAnswer): string {
-  const stuck = students.filter(
-    ({ latest }) => latest.length >= 3 && latest.slice(0, 3).every(({ right }) => !right),
+/** Who is stuck, and on what. */
+function stuckWords({ students, instruments }: BoardAnswer): string {
+  const stuck = students.flatMap(({ name, latest }) => {
+    const last = latest.slice(0, 3);
+    if (last.length < 3 || last.some(({ right }) => right)) return [];
+    const kind = last[0]?.kind;
+    return [`${name} (${instruments.find((own) => own.kind === kind)?.name ?? kind})`];
+  });
+  return stuck.length === 0 ? 'nobody' : stuck.join(', ');
+}
+
+/** What is set and not done by everybody, and what was handed in and waits. */
+function Running({ classId }: { readonly classId: string }) {
+  const marks = useQuery({
+    queryKey: ['marks', classId],
+    queryFn: () => call(endpoints.marks, { params: { classId } }),
+    refetchInterval: 30_000,
+  });
+  if (!marks.data) return null;
+  const { work, students } = marks.data;
+  const states = (id: string) =>
+    students.flatMap((own) => own.work.filter(({ task }) => task === id).map(({ state }) => state));
+  const running = work.filter(({ id }) => states(id).some((state) => state !== 'done')).slice(0, 4);
+  const waiting = new Set(
+    students.flatMap(({ cells }) =>
+      cells.flatMap(({ state, logbookId }) => (state === 'handed in' ? [logbookId] : [])),
+    ),
+  ).size;
+  return (
+    <>
+      {waiting > 0 && (
+        <Fact
+          name="Waiting for review"
+          value={
+            <Link to={`/class/${classId}/marks`} className="underline underline-offset-4">
+              {waiting === 1 ? 'one logbook' : `${waiting} logbooks`}
+            </Link>
+          }
+        />
+      )}
+      {running.map(({ id, title }) => {
+        const all = states(id);
+        const late = all.filter((state) => state === 'late').length;
+        return (
+          <Fact
+            key={id}
+            name={`Set: ${title}`}
+            value={`${all.filter((state) => state === 'done').length} of ${all.length} done${late > 0 ? `, ${late} late` : ''}`}
+          />
+        );
+      })}
+    </>
   );
-  return stuck.length === 0 ? 'nobody' : stuck.map(({ name }) => name).join(', ');
 }
 
 function AddClass() {
