@@ -18,6 +18,8 @@ import { useProjector } from '../ui/useProjector';
 import { Loading, Trouble } from '../ui/Notice';
 import { NewQuestionForm } from './NewQuestionForm';
 import { QuestionPanel } from './QuestionPanel';
+import { useWarmUp } from './useWarmUp';
+import { WarmUp } from './WarmUp';
 
 /** What the class is shown: a setting large on the bench, beside it the class's answers and, when wanted, the answer. */
 export function ClassQuestion() {
@@ -48,10 +50,17 @@ function OpenShow({
   const [projector, project] = useProjector();
   const keep = (answer: StaffQuestionAnswer) => queries.setQueryData(['classShow', classId], answer);
   const put = useMutation({
-    mutationFn: (body: Omit<NewClassQuestion, 'id'>) =>
-      call(endpoints.newClassQuestion, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
+    mutationFn: (body: NewClassQuestion) => call(endpoints.newClassQuestion, { params: { classId }, body }),
     onSuccess: keep,
   });
+  const warmUp = useWarmUp(classId);
+  const [next] = warmUp.planned;
+  const inRun = question !== null && question.id === warmUp.current;
+  const goOn = () => {
+    if (!next) return;
+    const id = crypto.randomUUID();
+    put.mutate({ id, ...next }, { onSuccess: () => warmUp.goOn(question, id) });
+  };
   const station = useMutation({
     mutationFn: (body: Omit<NewStationQuestion, 'id'>) =>
       call(endpoints.newStation, { params: { classId }, body: { id: crypto.randomUUID(), ...body } }),
@@ -63,7 +72,10 @@ function OpenShow({
   });
   const end = useMutation({
     mutationFn: () => call(endpoints.endQuestion, { params: { classId } }),
-    onSuccess: () => keep({ question: null }),
+    onSuccess: () => {
+      warmUp.goOn(question, null);
+      keep({ question: null });
+    },
   });
   return (
     <main
@@ -90,11 +102,29 @@ function OpenShow({
             onEnd={() => end.mutate()}
           />
         )}
+        {next && (
+          <Button className="self-start" disabled={put.isPending} onClick={goOn}>
+            {inRun || warmUp.asked.length > 0
+              ? `Next question, ${warmUp.planned.length} to come`
+              : `Begin the warm-up, ${warmUp.planned.length} to come`}
+          </Button>
+        )}
+        {!projector && (
+          <WarmUp
+            planned={warmUp.planned}
+            asked={warmUp.asked}
+            running={inRun}
+            instruments={instruments}
+            onRemove={warmUp.remove}
+            onClear={warmUp.clear}
+          />
+        )}
         {!projector && (
           <NewQuestionForm
             instruments={instruments}
             busy={put.isPending || station.isPending}
-            onShow={(body, shown) => put.mutate(body, { onSuccess: shown })}
+            onShow={(body, shown) => put.mutate({ id: crypto.randomUUID(), ...body }, { onSuccess: shown })}
+            onLater={warmUp.add}
             onStation={(body, shown) => station.mutate(body, { onSuccess: shown })}
           />
         )}

@@ -8,12 +8,15 @@ export function NewQuestionForm({
   instruments,
   busy,
   onShow,
+  onLater,
   onStation,
 }: {
   readonly instruments: readonly BenchInstrument[];
   readonly busy: boolean;
   /** Told what was written, and what to do once it is shown: what is refused stays in its fields. */
   readonly onShow: (question: Omit<NewClassQuestion, 'id'>, shown: () => void) => void;
+  /** It is to be shown in the warm-up. */
+  readonly onLater: (question: Omit<NewClassQuestion, 'id'>) => void;
   readonly onStation: (station: Omit<NewStationQuestion, 'id'>, shown: () => void) => void;
 }) {
   const [kind, setKind] = useState(instruments[0]?.kind ?? '');
@@ -26,16 +29,25 @@ export function NewQuestionForm({
   const models = chosen?.models ?? [];
   const modelId = models.some(({ id }) => id === model) ? model : (models[0]?.id ?? '');
   const unit = models.find(({ id }) => id === modelId)?.unit ?? '';
+  const written = {
+    kind,
+    model: modelId,
+    aim: null,
+    indicates: indicates.trim() === '' ? null : indicates,
+    options,
+  };
+  // Left standing it would tell the class what to read.
+  const clear = () => {
+    setIndicates('');
+    setOptions({});
+  };
   const question = (event: FormEvent) => {
     event.preventDefault();
-    onShow(
-      { kind, model: modelId, aim: null, indicates: indicates.trim() === '' ? null : indicates, options },
-      () => {
-        // Left standing it would tell the class what to read.
-        setIndicates('');
-        setOptions({});
-      },
-    );
+    onShow(written, clear);
+  };
+  const later = () => {
+    onLater(written);
+    clear();
   };
   const real = (event: FormEvent) => {
     event.preventDefault();
@@ -116,6 +128,7 @@ export function NewQuestionForm({
         <Button look="main" type="submit" disabled={busy}>
           Show it to the class
         </Button>
+        <Button onClick={later}>Put it into the warm-up</Button>
       </form>
       <details>
         <summary className="cursor-pointer font-bold">A real station in the room</summary>

@@ -263,6 +263,38 @@ describe('a setting shown to the class', () => {
   const withShow = (question: StaffQuestion | null, answers: Answers = {}) =>
     classroom('/question', { 'GET /api/classes/tern/question': { question }, ...answers });
 
+  it('is one of a warm-up: put together, asked one after the other, kept over a reload, and what came of each', async () => {
+    let now: StaffQuestion | null = null;
+    const served = {
+      'GET /api/classes/tern/question': () => ({ question: now }),
+      'POST /api/classes/tern/question': ({ body: { id } }: { body: { id: string } }) => {
+        now = shown({ id, answers: [answer('Ada Lind', 43.6, true), answer('Bo Aasen', 44.6, false)] });
+        return { question: now };
+      },
+      'DELETE /api/classes/tern/question': () => {
+        now = null;
+        return {};
+      },
+    };
+    const { user, unmount } = withShow(null, served as Answers);
+    await user.click(await screen.findByRole('button', { name: 'Put it into the warm-up' }));
+    await user.click(screen.getByRole('button', { name: 'Put it into the warm-up' }));
+    await user.click(screen.getByRole('button', { name: 'Put it into the warm-up' }));
+    await user.click(screen.getByRole('button', { name: /^Take it out.*number 3$/ }));
+    await user.click(screen.getByRole('button', { name: 'Begin the warm-up, 2 to come' }));
+    const run = await screen.findByRole('region', { name: 'Warm-up' });
+    await waitFor(() => expect(run).toHaveTextContent('the one that is shown'));
+    unmount();
+    withShow(null, served as Answers);
+    await user.click(await screen.findByRole('button', { name: 'Next question, 1 to come' }));
+    await waitFor(() =>
+      expect(screen.getByRole('region', { name: 'Warm-up' })).toHaveTextContent('1 of 2 right'),
+    );
+    await user.click(await screen.findByRole('button', { name: 'End the question' }));
+    await user.click(await screen.findByRole('button', { name: 'Clear the warm-up' }));
+    expect(screen.queryByRole('region', { name: 'Warm-up' })).toBeNull();
+  });
+
   it('is chosen by hand or by chance, and the number that was set does not stay in sight', async () => {
     const { user, sent } = withShow(null, { 'POST /api/classes/tern/question': { question: shown() } });
     expect(await screen.findByText(/Nothing is shown/)).toBeVisible();
