@@ -45,7 +45,7 @@ export function QuestionPanel({
           unit={question.unit}
           division={question.division}
         />
-        {revealed && <Causes answers={answers} />}
+        {revealed && <Causes answers={answers} named={named} />}
       </section>
       {(steps > 0 || revealed) && (
         <ol className="ml-5 list-decimal text-lg" aria-label="How the reading is built up">
@@ -87,21 +87,22 @@ export function QuestionPanel({
   );
 }
 
-/** Which causes the wrong answers have, most frequent first. */
-function Causes({ answers }: { readonly answers: StaffQuestion['answers'] }) {
-  const counts = new Map<string, number>();
-  for (const { right, causes } of answers) {
+/** Which causes the wrong answers have, most frequent first; whose they are, for the teacher alone. */
+function Causes({ answers, named }: { readonly answers: StaffQuestion['answers']; readonly named: boolean }) {
+  const made = new Map<string, string[]>();
+  for (const { right, causes, name } of answers) {
     if (right) continue;
     const cause = causes[0] ?? 'No known slip leads to it.';
-    counts.set(cause, (counts.get(cause) ?? 0) + 1);
+    made.set(cause, [...(made.get(cause) ?? []), name]);
   }
-  const sorted = [...counts].sort((a, b) => b[1] - a[1]);
+  const sorted = [...made].sort((a, b) => b[1].length - a[1].length);
   if (sorted.length === 0) return null;
   return (
     <ul className="mt-2">
-      {sorted.map(([cause, count]) => (
+      {sorted.map(([cause, names]) => (
         <li key={cause}>
-          <strong className="font-mono">{count}</strong> {cause}
+          <strong className="font-mono">{names.length}</strong> {cause}
+          {named && <span className="block text-sm text-soft">{names.join(', ')}</span>}
         </li>
       ))}
     </ul>
