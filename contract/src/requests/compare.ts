@@ -6,7 +6,7 @@ import { isScreen } from '../screens';
 export const newComparison = object({
   id: clientId,
   name: named('name', 80),
-  address: needed('address', 2000).test(
+  address: needed('address', 8000).test(
     'compares',
     'The address is none of a comparison.',
     (address) => address !== undefined && leadsToComparison(address),

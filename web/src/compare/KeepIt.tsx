@@ -1,4 +1,5 @@
 import { endpoints } from '@green-beam/contract';
+import type { LeftOut } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Link, useLocation } from 'react-router';
@@ -6,10 +7,19 @@ import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { TextField } from '../ui/fields';
 import { Fold } from '../ui/Fold';
+import { withLeftOut } from './LeaveOut';
 import { keptKey } from './useKept';
 
-/** Keeps a comparison with its class, under a name: what is compared, by what, and which groups. */
-export function KeepIt({ classId, suggested }: { readonly classId: string; readonly suggested: string }) {
+/** Keeps a comparison with its class, under a name: what is compared, by what, which groups, and what is left out. */
+export function KeepIt({
+  classId,
+  suggested,
+  leftOut,
+}: {
+  readonly classId: string;
+  readonly suggested: string;
+  readonly leftOut: LeftOut;
+}) {
   const { pathname, search } = useLocation();
   const [name, setName] = useState(suggested);
   const queries = useQueryClient();
@@ -17,7 +27,7 @@ export function KeepIt({ classId, suggested }: { readonly classId: string; reado
     mutationFn: () =>
       call(endpoints.keepComparison, {
         params: { classId },
-        body: { id: crypto.randomUUID(), name, address: `${pathname}${search}` },
+        body: { id: crypto.randomUUID(), name, address: `${pathname}${withLeftOut(search, leftOut)}` },
       }),
     onSuccess: (kept) => queries.setQueryData(keptKey(classId), kept),
   });

@@ -1,14 +1,31 @@
 import { observationName, type Comparison, type LeftOut, type Observation } from '@green-beam/core';
 import { useMemo, useState, type FormEvent } from 'react';
+import { useSearchParams } from 'react-router';
 import { useDraft } from '../outbox/useDraft';
 import { Button } from '../ui/Button';
 import { TextField } from '../ui/fields';
 import { Fold } from '../ui/Fold';
 import { shortNumber } from './shortNumber';
 
-/** Trials that whoever compares leaves out, with a reason; kept on this device, and always in sight. */
+/** The part of an address that says what is left out, for a comparison that is kept. */
+const part = 'out';
+
+/** The same address with what is left out in it. */
+export function withLeftOut(search: string, leftOut: LeftOut): string {
+  const params = new URLSearchParams(search);
+  params.delete(part);
+  if (Object.keys(leftOut).length > 0) params.set(part, JSON.stringify(leftOut));
+  return params.size === 0 ? '' : `?${params}`;
+}
+
+/**
+ * Trials that whoever compares leaves out, with a reason, always in sight: as the address of a kept comparison says; else as it was left on
+ * this device.
+ */
 export function useLeftOut(name: string) {
-  const [text, setText] = useDraft(`compare/${name}/left out`);
+  const [search, setSearch] = useSearchParams();
+  const [draft, setDraft] = useDraft(`compare/${name}/left out`);
+  const text = search.get(part) ?? draft;
   const leftOut = useMemo((): LeftOut => {
     try {
       return text === '' ? {} : (JSON.parse(text) as LeftOut);
@@ -20,7 +37,16 @@ export function useLeftOut(name: string) {
     leftOut,
     set: (key: string, reason: string | null) => {
       const others = Object.entries(leftOut).filter(([own]) => own !== key);
-      setText(JSON.stringify(Object.fromEntries(reason === null ? others : [...others, [key, reason]])));
+      setDraft(JSON.stringify(Object.fromEntries(reason === null ? others : [...others, [key, reason]])));
+      // From now on it is one's own.
+      if (search.has(part))
+        setSearch(
+          (before) => {
+            before.delete(part);
+            return before;
+          },
+          { replace: true },
+        );
     },
   };
 }
@@ -45,8 +71,8 @@ export function LeaveOut({
         startsOpen={false}
       >
         <p className="text-sm text-soft">
-          What is left out here is left out of this comparison alone, on this device; the logbooks stay as
-          they are.
+          What is left out here is left out of this comparison alone, on this device, and where it is kept;
+          the logbooks stay as they are.
         </p>
         <ul className="grid gap-x-8 gap-y-1 md:grid-cols-2">
           {comparison.groups.flatMap((group) =>

@@ -85,7 +85,7 @@ export function Whole({
       <div className="no-print mt-6 flex flex-col">
         <GroupChoice comparison={comparison} {...groups} />
         <LeaveOut comparison={groups.chosen} leftOut={leftOut} set={set} />
-        {classId && <KeepIt classId={classId} suggested={title} />}
+        {classId && <KeepIt classId={classId} suggested={title} leftOut={leftOut} />}
       </div>
       {!projector && children}
     </main>

@@ -90,6 +90,31 @@ describe('how a class reads', () => {
     });
   });
 
+  it('is kept with what is left out, which stands so for whoever opens it', async () => {
+    const address = '/class/tern/compare/readings?kind=graduated-cylinder';
+    const first = open(address);
+    const count = async () => (await rows())[1];
+    expect(await count()).toMatch(/^Bo Quill59/);
+    await first.user.click(screen.getByRole('button', { name: /^Trials/ }));
+    await first.user.click(screen.getAllByRole('button', { name: /^Leave out Bo Quill/ })[0]!);
+    await first.user.type(screen.getByLabelText('Why is it left out?'), 'the tap ran');
+    await first.user.click(screen.getByRole('button', { name: 'Leave it out' }));
+    expect(await count()).toMatch(/^Bo Quill58/);
+    await first.user.click(screen.getByRole('button', { name: /^Keep this comparison/ }));
+    await first.user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await screen.findByText(/^Kept; it stands under/);
+    const kept = first.sent('POST /api/classes/*/comparisons')[0]?.body as { address: string };
+    first.unmount();
+    // On another device.
+    localStorage.clear();
+    const second = open(kept.address);
+    expect(await count()).toMatch(/^Bo Quill58/);
+    await second.user.click(screen.getByRole('button', { name: /^Trials/ }));
+    expect(screen.getByText('the tap ran')).toBeVisible();
+    await second.user.click(screen.getByRole('button', { name: /^Take it back Bo Quill/ }));
+    expect(await count()).toMatch(/^Bo Quill59/);
+  });
+
   it('stands in the order that is asked for', async () => {
     const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder&by=day');
     expect((await rows()).length).toBe(2);
