@@ -123,6 +123,10 @@ test('a logbook is handed in, reviewed with a remark and a mark, handed back, an
   await teacher.getByRole('button', { name: 'Save as CSV' }).click();
   expect((await file).suggestedFilename()).toMatch(/marks\.csv$/);
   await clean(teacher);
+  // One student over time, with what was remarked.
+  await teacher.getByRole('rowheader', { name: 'Odile Kern' }).getByRole('link').click();
+  await expect(teacher.getByRole('region', { name: 'Logbooks' })).toContainText('handed back');
+  await clean(teacher);
   await teacher.context().close();
 
   // It has come back: the student finds it on Today, and hands in again.

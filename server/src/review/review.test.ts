@@ -7,6 +7,7 @@ import type {
 } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { handingIn } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
 
 let harness: Harness;
@@ -29,17 +30,7 @@ afterAll(() => harness.close());
 
 const marks = { readings: 4, records: 3, working: 4, uncertainty: 2, judgement: 4 };
 const path = () => `/api/logbooks/${book.id}/reviews`;
-const handIn = () =>
-  student.post(`/api/logbooks/${book.id}/entries`, {
-    id: randomUUID(),
-    kind: 'hand-in',
-    trial: 0,
-    of: '',
-    text: 'handed in',
-    replaces: null,
-    reason: null,
-    writtenAt: new Date().toISOString(),
-  });
+const handIn = () => student.post(`/api/logbooks/${book.id}/entries`, handingIn());
 const cells = async () => {
   const { body } = await teacher.get<MarksAnswer>(`/api/classes/${classId}/marks`);
   return body.students

@@ -8,6 +8,7 @@ import type {
 } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { handingIn } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
 
 let harness: Harness;
@@ -133,16 +134,7 @@ describe('practice that is set', () => {
       ];
     };
     expect(await state()).toEqual([5, 'open']);
-    await reader.post(`/api/logbooks/${book.logbookId}/entries`, {
-      id: randomUUID(),
-      kind: 'hand-in',
-      trial: 0,
-      of: '',
-      text: 'handed in',
-      replaces: null,
-      reason: null,
-      writtenAt: new Date().toISOString(),
-    });
+    await reader.post(`/api/logbooks/${book.logbookId}/entries`, handingIn());
     expect((await line())?.done).toBe(true);
     expect(await state()).toEqual([5, 'done']);
   });
