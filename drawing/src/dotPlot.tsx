@@ -8,10 +8,10 @@ export interface Dot {
   readonly name: string;
 }
 
-const [width, axisY, radius] = [640, 190, 7] as const;
+const [usual, axisY, radius] = [640, 190, 7] as const;
 
-/** Size of the drawing, in its own units. */
-export const dotPlotView = { width, height: 236 } as const;
+/** Size of the drawing, in its own units; enlarged, fewer of them fill the same place. */
+export const dotPlotView = { width: usual, enlarged: 400, height: 236 } as const;
 
 /**
  * Answers as dots over an axis, piled up where they agree; what is accepted as a green band, the answer as a thin green
@@ -24,13 +24,17 @@ export function DotPlot({
   truth,
   unit,
   division,
+  enlarged = false,
 }: {
   readonly dots: readonly Dot[];
   readonly accepted: readonly [low: number, high: number];
   readonly truth: number | null;
   readonly unit: string;
   readonly division: number;
+  /** For the last row of a class. */
+  readonly enlarged?: boolean;
 }) {
+  const width = enlarged ? dotPlotView.enlarged : dotPlotView.width;
   const middle = (accepted[0] + accepted[1]) / 2;
   const near = dots.map(({ value }) => Math.abs(value - middle)).filter((off) => off <= 25 * division);
   const reach = Math.max(4 * division, 1.15 * Math.max(0, ...near));
@@ -64,7 +68,7 @@ export function DotPlot({
         </>
       )}
       <line x1={30} x2={width - 30} y1={axisY} y2={axisY} stroke={ink.ink} strokeWidth={1.4} />
-      {truth !== null && <AxisBelow x={x} y={axisY} count={6} />}
+      {truth !== null && <AxisBelow x={x} y={axisY} count={enlarged ? 4 : 6} />}
       <text x={width - 6} y={axisY + 24} textAnchor="end" fontSize={14} fontFamily={textFont} fill={ink.ink}>
         {unit}
       </text>

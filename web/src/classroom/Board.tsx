@@ -7,6 +7,7 @@ import { PageNav } from '../ui/PageNav';
 import { useBoard } from '../answers/board';
 import { Calls } from '../calls/Calls';
 import { DidItHelp } from './DidItHelp';
+import { useWho } from '../session/who';
 import { StudentRow } from './StudentRow';
 import { WorthFiveMinutes } from './WorthFiveMinutes';
 
@@ -62,6 +63,7 @@ const pages = [
 function OpenBoard({ board }: { readonly board: BoardAnswer }) {
   const [filter, setFilter] = useState('');
   const [order, setOrder] = useState<keyof typeof orders>('name');
+  const others = useWho().classes.filter(({ id, putAway }) => !putAway && id !== board.class.id);
   const wanted = filter.trim().toLowerCase();
   const students = board.students
     .filter(({ name, group }) => `${name} ${group ?? ''}`.toLowerCase().includes(wanted))
@@ -85,6 +87,16 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
         </p>
       ) : (
         <>
+          {others.length > 0 && (
+            <p className="no-print -mt-3 mb-3 flex flex-wrap gap-x-4 text-sm">
+              <span className="text-soft">Other classes</span>
+              {others.map(({ id, name }) => (
+                <Link key={id} to={`/class/${id}`} className="underline underline-offset-4">
+                  {name}
+                </Link>
+              ))}
+            </p>
+          )}
           <PageNav label="Pages of the class" pages={pages} />
           <Calls classId={board.class.id} />
           {board.worthFiveMinutes && (

@@ -44,6 +44,7 @@ export function QuestionPanel({
           truth={revealed ? Number(question.text) : null}
           unit={question.unit}
           division={question.division}
+          enlarged={!named}
         />
         {revealed && <Causes answers={answers} named={named} />}
       </section>
