@@ -17,9 +17,9 @@ export function Calls({ classId }: { readonly classId: string }) {
   });
   const calls = open.data?.calls ?? [];
   return (
-    <section aria-label="Benches that call" aria-live="polite">
+    <div aria-live="polite">
       {calls.length > 0 && (
-        <ul className="mb-5 divide-y divide-rule border-y-2 border-brass-line">
+        <ul aria-label="Benches that call" className="mb-5 divide-y divide-rule border-y-2 border-brass-line">
           {calls.map(({ id, reason, at, by, bench, logbookId }) => (
             <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-1 py-2">
               <span className="font-mono text-sm">{clock(at)}</span>
@@ -42,6 +42,6 @@ export function Calls({ classId }: { readonly classId: string }) {
         </ul>
       )}
       {answer.isError && <p role="alert">{sentenceFor(answer.error)}</p>}
-    </section>
+    </div>
   );
 }
