@@ -17,20 +17,24 @@ export function SecondLook() {
   const { questions } = book.answer.investigation;
   const left = unanswered(book);
   return (
-    <div className="flex max-w-[70ch] flex-col gap-8">
-      {findings === null ? (
-        <p>Your teacher takes the second look here, after you have handed in.</p>
-      ) : (
-        <Findings book={book} findings={findings} />
-      )}
-      <Causes book={book} findings={findings ?? []} />
-      {questions.some(({ when }) => when === 'after') && (
-        <section aria-label="Questions" className="flex flex-col gap-4">
-          <h2>Questions</h2>
-          <Questions book={book} when="after" />
-        </section>
-      )}
-      <HandIn book={book} findings={findings?.length ?? 0} left={left} />
+    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
+      <div className="flex flex-col gap-8">
+        {findings === null ? (
+          <p>Your teacher takes the second look here, after you have handed in.</p>
+        ) : (
+          <Findings book={book} findings={findings} />
+        )}
+        <Causes book={book} findings={findings ?? []} />
+      </div>
+      <div className="flex flex-col gap-8">
+        {questions.some(({ when }) => when === 'after') && (
+          <section aria-label="Questions" className="flex flex-col gap-4">
+            <h2>Questions</h2>
+            <Questions book={book} when="after" />
+          </section>
+        )}
+        <HandIn book={book} findings={findings?.length ?? 0} left={left} />
+      </div>
     </div>
   );
 }
