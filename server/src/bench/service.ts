@@ -33,7 +33,7 @@ import { layOut, ownExercise } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
-import { aimFor } from '../kept/practices';
+import { aimFor } from '../kept/practice';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
 import { answerTo, handled, partsOf } from './judging';

@@ -1,6 +1,6 @@
 import { instruments, partMastery, suggest } from '@green-beam/core';
 import type { BenchAnswer } from '@green-beam/contract';
-import type { Practice } from '../kept/practices';
+import type { Practice } from '../kept/practice';
 
 /** The instruments on the bench with what a person can do with each. */
 export function benchOf({ tries, marks }: Practice): BenchAnswer {

@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
-import type { Practice } from '../kept/practices';
+import type { Practice } from '../kept/practice';
 import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
 

@@ -1,6 +1,6 @@
 import type { BoardAnswer, BoardStudent, HelpedLine } from '@green-beam/contract';
 import { helpedOf, instruments, isoDay, type Aim } from '@green-beam/core';
-import type { Fault, Practice } from '../kept/practices';
+import type { Fault, Practice } from '../kept/practice';
 import { studentsIn, type SeatedStudent } from '../kept/studentsIn';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';

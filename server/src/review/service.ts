@@ -20,7 +20,7 @@ import type { OpenBook } from '../kept/keptRows';
 import { familiesIn, type Family } from '../kept/families';
 import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
-import { workOf } from '../tasks/service';
+import { workOf } from '../tasks/work';
 
 interface Row {
   readonly id: string;

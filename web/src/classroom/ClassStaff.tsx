@@ -1,21 +1,15 @@
-import {
-  at,
-  endpoints,
-  paths,
-  type ClassChange,
-  type NewStaff,
-  type StaffAnswer,
-} from '@green-beam/contract';
+import { at, endpoints, paths, type ClassChange, type StaffAnswer } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { addressFor, call, sentenceFor } from '../api';
 import { sessionKey } from '../session/who';
 import { Button } from '../ui/Button';
-import { ChoiceField, TextField } from '../ui/fields';
+import { TextField } from '../ui/fields';
 import { Loading, Page, Trouble } from '../ui/Notice';
-
-const staffKey = (classId: string) => ['staff', classId] as const;
+import { DeleteForGood } from './DeleteForGood';
+import { staffKey } from './staffKey';
+import { WhoTeaches } from './WhoTeaches';
 
 /** Who teaches a class; its name; and what becomes of it at the end of the year. */
 export function ClassStaff() {
@@ -35,7 +29,7 @@ export function ClassStaff() {
         </Link>
       </p>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
-        <Staff answer={answer.data} />
+        <WhoTeaches answer={answer.data} />
         {staffRole === 'assistant' ? (
           <p className="text-soft">Its owner and co-teachers change the class.</p>
         ) : (
@@ -43,85 +37,6 @@ export function ClassStaff() {
         )}
       </div>
     </Page>
-  );
-}
-
-const parts = {
-  owner: 'owner',
-  'co-teacher': 'co-teacher',
-  assistant: 'assistant: looks, initials and helps',
-};
-
-function Staff({
-  answer: { class: own, staff, staffRole, firstPassword },
-}: {
-  readonly answer: StaffAnswer;
-}) {
-  const queries = useQueryClient();
-  const [name, setName] = useState('');
-  const [role, setRole] = useState<NewStaff['role']>('assistant');
-  const kept = { onSuccess: (now: StaffAnswer) => queries.setQueryData(staffKey(own.id), now) };
-  const invite = useMutation({
-    mutationFn: (body: NewStaff) => call(endpoints.addStaff, { params: { classId: own.id }, body }),
-    ...kept,
-  });
-  const takeOff = useMutation({
-    mutationFn: (personId: string) => call(endpoints.removeStaff, { params: { classId: own.id, personId } }),
-    ...kept,
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (name.trim() !== '') invite.mutate({ name: name.trim(), role }, { onSuccess: () => setName('') });
-  };
-  return (
-    <section aria-label="Who teaches it">
-      <h2 className="mb-2">Who teaches it</h2>
-      <ul className="mb-4 divide-y divide-rule border-y border-rule">
-        {staff.map((one) => (
-          <li key={one.id} className="flex flex-wrap items-center gap-x-4 py-2">
-            {one.name} <span className="text-soft">{parts[one.role]}</span>
-            {staffRole === 'owner' && one.role !== 'owner' && (
-              <Button
-                look="quiet"
-                className="ml-auto text-sm"
-                disabled={takeOff.isPending}
-                onClick={() => takeOff.mutate(one.id)}
-              >
-                Take off<span className="sr-only"> {one.name}</span>
-              </Button>
-            )}
-          </li>
-        ))}
-      </ul>
-      {firstPassword && (
-        <p role="status" className="mb-4 border-l-4 border-brass-line pl-3">
-          {invite.variables?.name} had no account yet. The first password, told this once:{' '}
-          <strong className="font-mono">{firstPassword}</strong>. They choose their own when they sign in.
-        </p>
-      )}
-      {staffRole === 'owner' && (
-        <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-          <TextField label="Name of a colleague" longest={60} value={name} onChange={setName} />
-          <ChoiceField
-            label="As"
-            value={role}
-            choices={[
-              ['assistant', 'assistant'],
-              ['co-teacher', 'co-teacher'],
-            ]}
-            onChange={(now) => setRole(now as NewStaff['role'])}
-          />
-          <Button type="submit" disabled={invite.isPending || name.trim() === ''}>
-            Invite
-          </Button>
-        </form>
-      )}
-      {(invite.isError || takeOff.isError) && (
-        <p role="alert" className="mt-2 text-vermilion">
-          {sentenceFor(invite.error ?? takeOff.error)}
-        </p>
-      )}
-    </section>
   );
 }
 
@@ -176,44 +91,7 @@ function Keeping({ answer: { class: own, staffRole, putAway } }: { readonly answ
           {sentenceFor(change.error)}
         </p>
       )}
-      {putAway && staffRole === 'owner' && <ForGood classId={own.id} />}
+      {putAway && staffRole === 'owner' && <DeleteForGood classId={own.id} />}
     </section>
-  );
-}
-
-function ForGood({ classId }: { readonly classId: string }) {
-  const [name, setName] = useState('');
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const forGood = useMutation({
-    mutationFn: () => call(endpoints.deleteClass, { params: { classId }, body: { name } }),
-    onSuccess: async () => {
-      await queries.invalidateQueries({ queryKey: sessionKey });
-      await navigate('/');
-    },
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (name.trim() !== '') forGood.mutate();
-  };
-  return (
-    <form onSubmit={submit} className="border-l-4 border-vermilion pl-4">
-      <h2 className="mb-1">Delete it for good</h2>
-      <p className="mb-2 max-w-[50ch]">
-        Students, readings, logbooks, photographs and marks: every row of it. Nobody can bring that back. Save
-        it first.
-      </p>
-      <div className="flex flex-wrap items-end gap-3">
-        <TextField label="Write the name of the class" longest={60} value={name} onChange={setName} />
-        <Button type="submit" disabled={forGood.isPending || name.trim() === ''}>
-          Delete for good
-        </Button>
-      </div>
-      {forGood.isError && (
-        <p role="alert" className="mt-2 text-vermilion">
-          {sentenceFor(forGood.error)}
-        </p>
-      )}
-    </form>
   );
 }

@@ -1,16 +1,13 @@
-import { endpoints, type BoardAnswer, type ClassName } from '@green-beam/contract';
-import { presets } from '@green-beam/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useId, useState, type FormEvent, type ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { call, sentenceFor } from '../api';
+import type { BoardAnswer, ClassName } from '@green-beam/contract';
+import { Link } from 'react-router';
 import { useBoard } from '../answers/board';
 import { Calls } from '../calls/Calls';
 import { WorthFiveMinutes } from '../classroom/WorthFiveMinutes';
-import { sessionKey, useWho } from '../session/who';
-import { Button } from '../ui/Button';
-import { ChoiceField } from '../ui/fields';
+import { useWho } from '../session/who';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { AddClass } from './AddClass';
+import { Fact } from './Fact';
+import { Running } from './Running';
 
 /** The teacher's classes at a glance. */
 export function TeacherToday() {
@@ -89,15 +86,6 @@ function ClassToday({ line }: { readonly line: ClassName }) {
   );
 }
 
-function Fact({ name, value }: { readonly name: string; readonly value: ReactNode }) {
-  return (
-    <div>
-      <dt className="text-sm text-soft">{name}</dt>
-      <dd className="text-lg">{value}</dd>
-    </div>
-  );
-}
-
 function logbookWords({ students }: BoardAnswer): string {
   const books = new Map(students.flatMap(({ logbooks }) => logbooks).map((line) => [line.logbookId, line]));
   const complete = [...books.values()].filter(({ resultText }) => resultText !== null).length;
@@ -113,94 +101,4 @@ function stuckWords({ students, instruments }: BoardAnswer): string {
     return [`${name} (${instruments.find((own) => own.kind === kind)?.name ?? kind})`];
   });
   return stuck.length === 0 ? 'nobody' : stuck.join(', ');
-}
-
-/** What is set and not done by everybody, and what was handed in and waits. */
-function Running({ classId }: { readonly classId: string }) {
-  const marks = useQuery({
-    queryKey: ['marks', classId],
-    queryFn: () => call(endpoints.marks, { params: { classId } }),
-    refetchInterval: 30_000,
-  });
-  if (!marks.data) return null;
-  const { work, students } = marks.data;
-  const states = (id: string) =>
-    students.flatMap((own) => own.work.filter(({ task }) => task === id).map(({ state }) => state));
-  const running = work.filter(({ id }) => states(id).some((state) => state !== 'done')).slice(0, 4);
-  const waiting = new Set(
-    students.flatMap(({ cells }) =>
-      cells.flatMap(({ state, logbookId }) => (state === 'handed in' ? [logbookId] : [])),
-    ),
-  ).size;
-  return (
-    <>
-      {waiting > 0 && (
-        <Fact
-          name="Waiting for review"
-          value={
-            <Link to={`/class/${classId}/marks`} className="underline underline-offset-4">
-              {waiting === 1 ? 'one logbook' : `${waiting} logbooks`}
-            </Link>
-          }
-        />
-      )}
-      {running.map(({ id, title }) => {
-        const all = states(id);
-        const late = all.filter((state) => state === 'late').length;
-        return (
-          <Fact
-            key={id}
-            name={`Set: ${title}`}
-            value={`${all.filter((state) => state === 'done').length} of ${all.length} done${late > 0 ? `, ${late} late` : ''}`}
-          />
-        );
-      })}
-    </>
-  );
-}
-
-function AddClass() {
-  const [name, setName] = useState('');
-  const [preset, setPreset] = useState('Chemistry bench');
-  const id = useId();
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const add = useMutation({
-    mutationFn: () => call(endpoints.newClass, { body: { name, preset } }),
-    onSuccess: async (made) => {
-      await queries.invalidateQueries({ queryKey: sessionKey });
-      await navigate(`/class/${made.id}/roster`);
-    },
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (name.trim() !== '') add.mutate();
-  };
-  return (
-    <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-      <div>
-        <label htmlFor={id} className="mb-1 block">
-          Another class
-        </label>
-        <input
-          id={id}
-          value={name}
-          maxLength={60}
-          onChange={(event) => setName(event.target.value)}
-          className="rounded-sm border border-edge bg-white px-3 py-2"
-        />
-      </div>
-      <ChoiceField
-        label="House rules to begin with"
-        className="w-56"
-        value={preset}
-        choices={presets.map((one) => [one.preset, one.preset] as const)}
-        onChange={setPreset}
-      />
-      <Button type="submit" disabled={add.isPending || name.trim() === ''}>
-        Make the class
-      </Button>
-      {add.isError && <p role="alert">{sentenceFor(add.error)}</p>}
-    </form>
-  );
 }
