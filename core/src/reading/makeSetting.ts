@@ -35,23 +35,24 @@ export function makeSetting(
  * A setting, and a make, at which a misreading shows: where it would lead to a wrong number, and to one that no other leads to. A setting
  * to practise on where none of many does. Settings that differ with the seed alone are tried make by make.
  * @param code of the misreading
+ * @returns shows false where it does not show in any of them
  */
 export function settingAt(
   instrument: Instrument,
   code: string,
   conventions: Conventions,
   seed: number,
-): { readonly model: Make; readonly setting: Setting } {
+): { readonly model: Make; readonly setting: Setting; readonly shows: boolean } {
   const random = seeded(seed);
   for (let attempt = 0; attempt < 2 * tries; attempt += 1) {
     const model = random.pick(instrument.models);
     const setting = instrument.sampleSetting(model, random);
     const alone = predictAlone(readingOf(instrument, setting, conventions));
     if (!ambiguous(alone) && alone.some(({ faults }) => faults.some((own) => own.code === code)))
-      return { model, setting };
+      return { model, setting, shows: true };
   }
   const model = random.pick(instrument.models);
-  return { model, setting: makeSetting(instrument, model, conventions, 'read', seed) };
+  return { model, setting: makeSetting(instrument, model, conventions, 'read', seed), shows: false };
 }
 
 /** A setting with what was chosen by hand, by the keys of its options. @throws RangeError, in words */

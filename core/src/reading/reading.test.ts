@@ -7,8 +7,9 @@ import {
   type BalanceSetting,
   type CylinderSetting,
 } from '../instruments';
-import { checkReading, expectReading, type Verdict } from './check';
-import { makeSetting } from './makeSetting';
+import { checkReading, expectReading, readingOf, type Verdict } from './check';
+import { makeSetting, settingAt } from './makeSetting';
+import { predictAlone } from './predictions';
 
 const bench = presetNamed('Chemistry bench');
 
@@ -266,5 +267,23 @@ describe('makeSetting', () => {
         expect(levelMl).toBeLessThanOrEqual(Number(model.highest));
       }
     }
+  });
+});
+
+describe('a setting that aims at a misreading', () => {
+  it('is one at which that leads to a number of its own, whatever the seed', () => {
+    for (let seed = 1; seed <= 40; seed += 1) {
+      const { setting, shows } = settingAt(graduatedCylinder, 'top-of-meniscus', bench, seed);
+      expect(shows).toBe(true);
+      const alone = predictAlone(readingOf(graduatedCylinder, setting, bench));
+      const own = alone.filter(({ faults }) => faults.some(({ code }) => code === 'top-of-meniscus'));
+      expect(own).toHaveLength(1);
+      const { accepted } = expectReading(graduatedCylinder, setting, bench);
+      expect(own[0]!.value < accepted.low || own[0]!.value > accepted.high).toBe(true);
+    }
+  });
+
+  it('says so where it shows in none', () => {
+    expect(settingAt(instrumentOf('ruler'), 'top-of-meniscus', bench, 3).shows).toBe(false);
   });
 });

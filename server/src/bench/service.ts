@@ -62,8 +62,8 @@ export async function newSetting(
   const aim =
     mode === 'read' && !model ? aimFor(await kept.practices.ofOne(who.id), instrument.kind, now()) : null;
   if (aim !== null) {
-    const { setting } = settingAt(instrument, aim, conventions, drawn);
-    return putOnBench(services, who, id, { mode, setting, aim, seed: drawn });
+    const { setting, shows } = settingAt(instrument, aim, conventions, drawn);
+    return putOnBench(services, who, id, { mode, setting, seed: drawn, ...(shows ? { aim } : {}) });
   }
   const first =
     instrument.first !== undefined &&

@@ -65,6 +65,8 @@ export interface Row {
 const triesPerKind = 60;
 const latestShown = 4;
 const twoDaysMs = 2 * 86_400_000;
+/** As long as it is looked back at what the class was asked. */
+const aimsKeptMs = 35 * 86_400_000;
 /** Two that come at once may be stored the other way round; so much is read again. */
 export const overlapMs = 60_000;
 const rememberedMs = 10 * overlapMs;
@@ -162,19 +164,16 @@ export class Fold implements Practice {
   /** What a first reading says of misreadings that were made when the class was asked. */
   #aim({ kind, questionId, aim, at: time }: Row, causes: readonly Cause[], right: boolean): void {
     const at = time.getTime();
-    for (const known of this.#aims.values()) {
+    for (const [key, known] of this.#aims) {
+      if (at - known.at > aimsKeptMs) this.#aims.delete(key);
       if (known.kind !== kind) continue;
       const again = causes.some(({ code }) => code === known.code);
       if (again || aim === known.code)
         known.outcomes.push({ at, outcome: right ? 'right' : again ? 'again' : 'otherwise' });
     }
     if (questionId === null || right) return;
-    for (const { code, title } of causes) {
-      const key = `${kind}/${code}`;
-      // Made anew, it is the newest.
-      this.#aims.delete(key);
-      this.#aims.set(key, { kind, code, title, questionId, at, outcomes: [] });
-    }
+    for (const { code, title } of causes)
+      this.#aims.set(`${questionId}/${code}`, { kind, code, title, questionId, at, outcomes: [] });
   }
 }
 

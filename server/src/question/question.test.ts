@@ -310,6 +310,15 @@ describe('did it help?', () => {
       ).body,
     );
     expect(body).not.toContain('next-label');
+    // Asked again, who misreads it again stands at both questions: at the older one as such.
+    await teacher.post(`${path}/question`, { id: randomUUID(), ...cylinder, indicates: '33.4' });
+    await answer(first, (await take(first)).body.id, '38.4');
+    await teacher.post(`${path}/question/answer`, {});
+    expect((await teacher.get<BoardAnswer>(`${path}/board`)).body.helped).toMatchObject([
+      { misread: 1, soon: { right: 0, again: 0, notYet: 1 } },
+      { misread: 2, soon: { right: 1, again: 1, notYet: 0 } },
+      {},
+    ]);
     await teacher.delete(`${path}/question`);
   });
 });
