@@ -88,9 +88,9 @@ function OpenBoard({ board }: { readonly board: BoardAnswer }) {
         <>
           {others.length > 0 && (
             <p className="no-print -mt-3 mb-3 flex flex-wrap gap-x-4 text-sm">
-              <span className="text-soft">Other classes</span>
+              <span className="py-1 text-soft">Other classes</span>
               {others.map(({ id, name }) => (
-                <Link key={id} to={`/class/${id}`} className="underline underline-offset-4">
+                <Link key={id} to={`/class/${id}`} className="py-1 underline underline-offset-4">
                   {name}
                 </Link>
               ))}
