@@ -84,7 +84,7 @@ function LogbookCell({ line }: { readonly line: BoardStudent['logbooks'][number]
     <span className="block">
       <Link
         to={`/logbook/${line.logbookId ?? ''}`}
-        className="underline decoration-rule underline-offset-4 hover:decoration-ink"
+        className="inline-block underline decoration-rule underline-offset-4 hover:decoration-ink"
       >
         {line.resultText ? (
           <Stated text={line.resultText} />
