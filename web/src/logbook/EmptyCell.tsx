@@ -17,7 +17,8 @@ import { useKeeping } from '../outbox/useKeeping';
 import { Button } from '../ui/Button';
 import { clockWithSeconds } from '../ui/clock';
 import { ReadingField } from '../ui/ReadingField';
-import type { Sheet, Writing } from './book';
+import type { Writing } from './book';
+import type { Sheet } from './sheet';
 import { DropCounter } from './DropCounter';
 import { TakeReading } from './TakeReading';
 

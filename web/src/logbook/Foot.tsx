@@ -18,7 +18,9 @@ import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Figure } from '../ui/Figure';
 import { ReadingField } from '../ui/ReadingField';
-import { onlookerOf, said, type Book } from './book';
+import type { Book } from './book';
+import { said } from './said';
+import { onlookerOf } from './sheet';
 import { padding, wholeDigits } from './padding';
 import { Worked } from './Worked';
 

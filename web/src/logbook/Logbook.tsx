@@ -4,7 +4,8 @@ import { Refused } from '../outbox/Refused';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { clock } from '../ui/clock';
 import { PageNav } from '../ui/PageNav';
-import { isHandedIn, useBook, useLogbook } from './book';
+import { useBook, useLogbook } from './book';
+import { isHandedIn } from './said';
 import type { KeptLogbook } from '../answers/logbook';
 
 /** One investigation: what to do, what was read, what it amounts to. Its pages share the open book. */

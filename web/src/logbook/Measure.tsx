@@ -1,7 +1,8 @@
 import { isAnswered, type Investigation } from '@green-beam/core';
 import clsx from 'clsx';
 import { Fold } from '../ui/Fold';
-import { said, useOpenBook, type Book } from './book';
+import { useOpenBook, type Book } from './book';
+import { said } from './said';
 import { widthOf } from './ColumnHeading';
 import { BenchKit } from './BenchKit';
 import { Exchange } from './Exchange';

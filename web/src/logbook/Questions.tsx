@@ -5,7 +5,8 @@ import { useDraft } from '../outbox/useDraft';
 import { useKeeping } from '../outbox/useKeeping';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
-import { said, type Book } from './book';
+import type { Book } from './book';
+import { said } from './said';
 
 /** The questions before or after measuring; statements are called true or put right. */
 export function Questions({ book, when }: { readonly book: Book; readonly when: 'before' | 'after' }) {

@@ -11,7 +11,8 @@ import {
 import clsx from 'clsx';
 import { clock } from '../ui/clock';
 import { Figure } from '../ui/Figure';
-import { isSince, said, saidIn, type Book } from './book';
+import type { Book } from './book';
+import { isSince, said, saidIn } from './said';
 import { givenText } from './Given';
 import { FootFigure, FootRows } from './Foot';
 

@@ -6,7 +6,8 @@ import { useKeeping } from '../outbox/useKeeping';
 import { Button } from '../ui/Button';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { clock } from '../ui/clock';
-import { isHandedIn, saidIn, useOpenBook, type Book } from './book';
+import { useOpenBook, type Book } from './book';
+import { isHandedIn, saidIn } from './said';
 import { placeInWords } from './places';
 import { Questions } from './Questions';
 

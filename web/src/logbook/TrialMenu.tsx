@@ -6,7 +6,8 @@ import { Button } from '../ui/Button';
 import { CheckField, TextField } from '../ui/fields';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Hanging } from '../ui/Hanging';
-import type { Book, Sheet } from './book';
+import type { Book } from './book';
+import type { Sheet } from './sheet';
 import { smallerPhoto } from './photo';
 import { isSupplied, setSupplied } from './supplied';
 

@@ -12,7 +12,9 @@ import {
 import clsx from 'clsx';
 import { memo, type ReactNode } from 'react';
 import { Figure } from '../ui/Figure';
-import { said, saidIn, type Book, type Writing, type Sheet } from './book';
+import type { Book, Writing } from './book';
+import { said, saidIn } from './said';
+import type { Sheet } from './sheet';
 import { EmptyCell } from './EmptyCell';
 import { Given } from './Given';
 import { padding } from './padding';

@@ -21,7 +21,8 @@ import { Figure } from '../ui/Figure';
 import { TextField } from '../ui/fields';
 import { Hanging } from '../ui/Hanging';
 import { ReadingField } from '../ui/ReadingField';
-import type { Sheet, Writing } from './book';
+import type { Writing } from './book';
+import type { Sheet } from './sheet';
 import { padding } from './padding';
 import { Worked } from './Worked';
 

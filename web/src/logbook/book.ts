@@ -2,12 +2,9 @@ import { at, endpoints, paths, type LogbookAnswer, type NewEntry } from '@green-
 import {
   cellKey,
   columnOf,
-  type Onlooker,
   flatSubject,
-  formerSubject,
   OutcomeEvaluator,
   initialledOf,
-  subjectFrom,
   subjectKey,
   cellsIn,
   tagInUse,
@@ -15,7 +12,6 @@ import {
   type Cell,
   type Entry,
   type Initialled,
-  type FlatSubject,
   type Investigation,
   type Outcome,
   type PastedCell,
@@ -29,6 +25,7 @@ import { useOutbox, useParcels } from '../outbox/OutboxContext';
 import type { Parcel } from '../browser/parcel';
 import { useWho } from '../session/who';
 import { keyOf, type KeptLogbook } from '../answers/logbook';
+import { asEntry, bodies } from './pending';
 
 export const useLogbook = (id: string, enabled = true) =>
   useQuery({
@@ -76,40 +73,6 @@ export interface Book {
   add(subject: Subject, text: string, reason?: string): Promise<void>;
   addPhoto(subject: Subject, photo: Blob): Promise<void>;
   writeBlock(cells: readonly PastedCell[]): Promise<void>;
-}
-
-/** What of a logbook its cells go by. It stays the same while entries come. */
-export interface Sheet extends Pick<LogbookAnswer, 'id' | 'investigation' | 'conventions' | 'mayWrite'> {
-  readonly onlooker: Onlooker;
-  /** On what the pieces of the plan are read now, by their tags; those that are read themselves are not there. */
-  readonly inUse: Readonly<Record<string, string>>;
-}
-
-/** Whose eyes a page of a logbook is for: who may write in it, by name, or staff. */
-export const onlookerOf = (mayWrite: boolean, reader: string): Onlooker => (mayWrite ? { reader } : 'staff');
-
-export function useSheet({
-  answer: { id, investigation, conventions, mayWrite },
-  plan: { kit },
-  table,
-}: Book): Sheet {
-  const { name: reader } = useWho();
-  const other = kit.flatMap(({ tag }) => {
-    const now = tagInUse(table, tag);
-    return now === tag ? [] : [[tag, now] as const];
-  });
-  const signature = JSON.stringify(other);
-  return useMemo(
-    () => ({
-      id,
-      investigation,
-      conventions,
-      mayWrite,
-      onlooker: onlookerOf(mayWrite, reader),
-      inUse: Object.fromEntries(JSON.parse(signature) as [string, string][]),
-    }),
-    [id, investigation, conventions, mayWrite, reader, signature],
-  );
 }
 
 /** A logbook with what still waits on this device, and what it all amounts to. */
@@ -214,53 +177,6 @@ export function useBook(fetched: KeptLogbook): Book {
     };
   }, [answer, investigation, plan, entries, pending, table, initialled, outcome, mine, outbox, path, blocks]);
 }
-
-const bodies = (body: object): readonly NewEntry[] =>
-  'entries' in body ? (body.entries as readonly NewEntry[]) : [body as NewEntry];
-
-function asEntry(body: NewEntry, { investigation }: LogbookAnswer, reader: string): Entry {
-  const { kind, trial, of } = aboutOf(body);
-  const column = kind === 'reading' ? columnOf(investigation, of)?.column : undefined;
-  return {
-    ...subjectFrom({ kind, trial, of }),
-    id: body.id,
-    text: body.text,
-    tag: body.tag ?? (column?.kind === 'measured' ? column.tag : ''),
-    reader,
-    writtenAt: String(body.writtenAt),
-    replaces: body.replaces ?? null,
-    reason: body.reason ?? null,
-    origin: body.takenId ? 'balance' : body.attemptId ? 'simulated' : body.supplied ? 'teacher' : 'own',
-  };
-}
-
-/** What waits from before entries said what they are about is brought into shape as the server does it. */
-const aboutOf = (body: NewEntry | FormerEntry): FlatSubject =>
-  'column' in body
-    ? flatSubject(subjectFrom({ ...formerSubject(body.column), trial: body.trial } as FlatSubject))
-    : body;
-
-interface FormerEntry {
-  readonly column: string;
-  readonly trial: number;
-}
-
-/** Everything that was said in a place that is added to, oldest first. */
-export const saidIn = (table: ReadonlyMap<string, Cell>, subject: Subject): readonly Entry[] => {
-  const cell = table.get(subjectKey(subject));
-  return cell ? [...cell.struck.map(({ entry }) => entry), cell.current] : [];
-};
-
-/** What an answer, a remark or a prediction says now. */
-export const said = (table: ReadonlyMap<string, Cell>, subject: Subject): string =>
-  table.get(subjectKey(subject))?.current.text ?? '';
-
-/** Whether a cell was written or rewritten after the staff looked the data through. */
-export const isSince = ({ initialled }: Book, trial: number, column: string): boolean =>
-  initialled?.since.includes(cellKey(trial, column)) ?? false;
-
-export const isHandedIn = (table: ReadonlyMap<string, Cell>): boolean =>
-  table.has(subjectKey({ kind: 'hand-in' }));
 
 /** The open book, for the pages of a logbook. */
 export const useOpenBook = (): Book => useOutletContext<Book>();
