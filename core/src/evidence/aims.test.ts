@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { helpedOf, isOpenAim, type AimOutcome } from './aims';
+import { helpedByQuestion, helpedOf, isOpenAim, type AimOutcome } from './aims';
 
 const day = 86_400_000;
 const told = Date.parse('2026-11-03T09:20:00Z');
@@ -35,4 +35,23 @@ it('says how those who misread read since, and two weeks on', () => {
     soon: { right: 2, again: 1, notYet: 2 },
     later: { right: 1, again: 1, notYet: 3 },
   });
+});
+
+it('gathers by question what most misread there, the newest first, and forgets what is four weeks old', () => {
+  const made = (questionId: string, code: string, days: number) => ({
+    ...{ kind: 'ruler', code, title: `You ${code}.`, questionId },
+    at: told + days * day,
+    outcomes: [],
+  });
+  const aims = [
+    made('old', 'a', -30),
+    made('one', 'a', 0),
+    made('one', 'b', 0.01),
+    made('one', 'b', 0),
+    made('two', 'a', 3),
+  ];
+  expect(helpedByQuestion(aims, told + 4 * day)).toMatchObject([
+    { questionId: 'two', misread: 1, at: told + 3 * day, later: null },
+    { questionId: 'one', title: 'You b.', misread: 2, at: told, soon: { notYet: 2 } },
+  ]);
 });

@@ -19,6 +19,8 @@ const day = 86_400_000;
 const past = 2;
 /** From when it is asked once more, about two weeks on, and for how long. */
 const onceMore = { from: 10 * day, until: 28 * day } as const;
+/** For how long a misreading is aimed at, and what became of it is looked back at. */
+export const aimedForMs = onceMore.until;
 
 /**
  * Whether the next setting should be one at which the misreading shows: until it was read right twice in a row, and once more from the
@@ -55,4 +57,33 @@ export function helpedOf(
     soon: count((since) => since < onceMore.from),
     later: now - oldest >= onceMore.from ? count((since) => since >= onceMore.from) : null,
   };
+}
+
+/** A question to a class, with the misreading that most made there and what those did since. */
+export interface HelpedAt extends ReturnType<typeof helpedOf> {
+  readonly questionId: string;
+  readonly kind: string;
+  readonly title: string;
+  /** When it was told. */
+  readonly at: number;
+  readonly misread: number;
+}
+
+/** Questions to a class that are not too long ago, the newest first. @param aims of all of its students */
+export function helpedByQuestion(aims: readonly Aim[], now: number): HelpedAt[] {
+  const groups = new Map<string, Aim[]>();
+  for (const aim of aims)
+    if (now - aim.at < aimedForMs) {
+      const key = `${aim.questionId} ${aim.code}`;
+      groups.set(key, [...(groups.get(key) ?? []), aim]);
+    }
+  const largest = new Map<string, HelpedAt>();
+  for (const made of groups.values()) {
+    const [first] = made;
+    if (!first || made.length <= (largest.get(first.questionId)?.misread ?? 0)) continue;
+    const { questionId, kind, title } = first;
+    const at = Math.min(...made.map((aim) => aim.at));
+    largest.set(questionId, { questionId, kind, title, at, misread: made.length, ...helpedOf(made, now) });
+  }
+  return [...largest.values()].sort((a, b) => b.at - a.at);
 }

@@ -1,5 +1,5 @@
-import type { BoardAnswer, BoardStudent, HelpedLine } from '@green-beam/contract';
-import { helpedOf, instruments, isoDay, type Aim } from '@green-beam/core';
+import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
+import { helpedByQuestion, instruments, isoDay } from '@green-beam/core';
 import type { Fault, Practice } from '../kept/practice';
 import { studentsIn, type SeatedStudent } from '../kept/studentsIn';
 import type { Services } from '../services';
@@ -8,6 +8,8 @@ import { classFor, staffRoleIn } from '../access/membership';
 
 const instrumentNames = instruments.map(({ kind, name }) => ({ kind, name }));
 const weekMs = 7 * 86_400_000;
+/** So many questions to the class are looked back at. */
+const lookedBackAt = 3;
 
 /**
  * Everything a teacher sees of a class at one glance, or what became new of some of its students: the rest of the board stays
@@ -61,7 +63,12 @@ export async function boardFor(
     size: rows.length,
     readingsToday: readToday.reduce((sum, count) => sum + count, 0),
     atWorkToday: readToday.filter((count) => count > 0).length,
-    helped: helpedIn([...practices.values()], at.getTime()),
+    helped: helpedByQuestion(
+      [...practices.values()].flatMap(({ aims }) => aims),
+      at.getTime(),
+    )
+      .slice(0, lookedBackAt)
+      .map((line) => ({ ...line, at: new Date(line.at).toISOString() })),
     worthFiveMinutes: worthFiveMinutes(rows, practices, at.getTime() - weekMs),
   };
 }
@@ -85,37 +92,4 @@ function worthFiveMinutes(
   if (!top || top.names.length < 3) return null;
   const { code, kind, title, hint } = top.fault;
   return { code, kind, title, hint, students: top.names.sort() };
-}
-
-/** So many questions are looked back at, and for so long. */
-const lookedBackAt = 3;
-const lookedBackMs = 4 * weekMs;
-
-/** The last questions to the class, each with the misreading that most made there, and what those did since. */
-function helpedIn(practices: readonly Practice[], now: number): HelpedLine[] {
-  const groups = new Map<string, Aim[]>();
-  for (const aim of practices.flatMap(({ aims }) => aims))
-    if (aim.at > now - lookedBackMs) {
-      const key = `${aim.questionId} ${aim.code}`;
-      groups.set(key, [...(groups.get(key) ?? []), aim]);
-    }
-  const largest = new Map<string, readonly [Aim, ...Aim[]]>();
-  for (const [first, ...others] of groups.values())
-    if (first && others.length + 1 > (largest.get(first.questionId)?.length ?? 0))
-      largest.set(first.questionId, [first, ...others]);
-  return [...largest.values()]
-    .map((aims): HelpedLine => {
-      const [{ questionId, kind, title }] = aims;
-      const at = Math.min(...aims.map((aim) => aim.at));
-      return {
-        questionId,
-        kind,
-        title,
-        at: new Date(at).toISOString(),
-        misread: aims.length,
-        ...helpedOf(aims, now),
-      };
-    })
-    .sort((a, b) => b.at.localeCompare(a.at))
-    .slice(0, lookedBackAt);
 }

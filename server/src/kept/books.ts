@@ -45,7 +45,7 @@ interface Source {
 
 /** A second look takes as long as all the rest: it is taken again after so long, and when a logbook is handed in. */
 const lookedEveryMs = 8_000;
-const nothing: FoundIn = { count: 0, weight: 0, sentence: null };
+export const nothingFound: FoundIn = { count: 0, weight: 0, sentence: null };
 
 /** One logbook's entries so far, and what they amount to. */
 class Fold {
@@ -62,7 +62,7 @@ class Fold {
 
   #look: (() => FoundIn) | null = null;
   #lookedAt = 0;
-  #found = nothing;
+  #found = nothingFound;
 
   constructor(body: Investigation, conventions: Conventions) {
     this.#body = body;
@@ -110,7 +110,9 @@ class Fold {
 /** How many findings, and the weightiest of them. */
 function foundIn(findings: readonly TableFinding[]): FoundIn {
   const [first] = [...findings].sort((a, b) => findingWeight(b) - findingWeight(a));
-  return first ? { count: findings.length, weight: findingWeight(first), sentence: first.sentence } : nothing;
+  return first
+    ? { count: findings.length, weight: findingWeight(first), sentence: first.sentence }
+    : nothingFound;
 }
 
 /** Logbooks in a line each. What was reckoned of one is kept and added to; whether something is new is asked each time. */
@@ -153,7 +155,7 @@ export class Books {
         const { id, body } = await this.#source.investigation(row.investigationId);
         return {
           members: row.members.map((member) => member.id),
-          found: () => folds.get(row.id)?.found(Date.now()) ?? nothing,
+          found: () => folds.get(row.id)?.found(Date.now()) ?? nothingFound,
           line: {
             ...headOf(id, variedBy(body, row.variation)),
             logbookId: row.id,

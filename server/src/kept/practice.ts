@@ -1,5 +1,6 @@
 import { readStored, storedExplanations, type BoardReading } from '@green-beam/contract';
 import {
+  aimedForMs,
   instruments,
   isOpenAim,
   masteryOf,
@@ -65,8 +66,6 @@ export interface Row {
 const triesPerKind = 60;
 const latestShown = 4;
 const twoDaysMs = 2 * 86_400_000;
-/** As long as it is looked back at what the class was asked. */
-const aimsKeptMs = 35 * 86_400_000;
 /** Two that come at once may be stored the other way round; so much is read again. */
 export const overlapMs = 60_000;
 const rememberedMs = 10 * overlapMs;
@@ -165,7 +164,7 @@ export class Fold implements Practice {
   #aim({ kind, questionId, aim, at: time }: Row, causes: readonly Cause[], right: boolean): void {
     const at = time.getTime();
     for (const [key, known] of this.#aims) {
-      if (at - known.at > aimsKeptMs) this.#aims.delete(key);
+      if (at - known.at > aimedForMs) this.#aims.delete(key);
       if (known.kind !== kind) continue;
       const again = causes.some(({ code }) => code === known.code);
       if (again || aim === known.code)

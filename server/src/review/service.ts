@@ -17,6 +17,7 @@ import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
 import { Problem } from '../http/problem';
 import type { OpenBook } from '../kept/keptRows';
+import { nothingFound } from '../kept/books';
 import { familiesIn, type Family } from '../kept/families';
 import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
@@ -137,7 +138,7 @@ export async function marksOf(services: Services, who: Caller, classId: string):
       name,
       bench,
       cells: books.flatMap((row) =>
-        row.personId === id ? [cellOf(row, found.get(row.logbookId) ?? nothing)] : [],
+        row.personId === id ? [cellOf(row, found.get(row.logbookId) ?? nothingFound)] : [],
       ),
       work: work.flatMap(({ task, of }): WorkCell[] => {
         const progress = of.get(id);
@@ -148,8 +149,6 @@ export async function marksOf(services: Services, who: Caller, classId: string):
     })),
   };
 }
-
-const nothing: FoundIn = { count: 0, weight: 0, sentence: null };
 
 function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow, found: FoundIn): MarkCell {
   const back = handedBack !== null && (handedIn === null || handedBack >= handedIn);

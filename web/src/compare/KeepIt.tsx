@@ -7,7 +7,7 @@ import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { TextField } from '../ui/fields';
 import { Fold } from '../ui/Fold';
-import { withLeftOut } from './LeaveOut';
+import { searchSaying } from './LeaveOut';
 import { keptKey } from './useKept';
 
 /** Keeps a comparison with its class, under a name: what is compared, by what, which groups, and what is left out. */
@@ -27,7 +27,7 @@ export function KeepIt({
     mutationFn: () =>
       call(endpoints.keepComparison, {
         params: { classId },
-        body: { id: crypto.randomUUID(), name, address: `${pathname}${withLeftOut(search, leftOut)}` },
+        body: { id: crypto.randomUUID(), name, address: `${pathname}${searchSaying(search, leftOut)}` },
       }),
     onSuccess: (kept) => queries.setQueryData(keptKey(classId), kept),
   });

@@ -11,7 +11,7 @@ import { shortNumber } from './shortNumber';
 const part = 'out';
 
 /** The same address with what is left out in it. */
-export function withLeftOut(search: string, leftOut: LeftOut): string {
+export function searchSaying(search: string, leftOut: LeftOut): string {
   const params = new URLSearchParams(search);
   params.delete(part);
   if (Object.keys(leftOut).length > 0) params.set(part, JSON.stringify(leftOut));
