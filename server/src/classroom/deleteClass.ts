@@ -62,7 +62,8 @@ export async function deleteClass(
   const { sequelize, models } = database;
   const row = await models.classes.findByPk(classId);
   if (!row?.putAwayAt) throw new Problem('not-valid', 'Put the class away first.');
-  if (row.name.trim() !== name.trim())
+  // An accent may be written in two ways.
+  if (row.name.trim().normalize() !== name.trim().normalize())
     throw new Problem(
       'not-valid',
       `The class is called “${row.name}”. Write its name to delete it for good.`,

@@ -124,6 +124,7 @@ const inFileName = (text: string): string =>
   text
     .replace(/[^\p{L}\p{N} ,.-]/gu, ' ')
     .replace(/\s+/g, ' ')
+    .replaceAll(' ,', ',')
     .trim()
     .slice(0, 80);
 

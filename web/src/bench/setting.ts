@@ -63,8 +63,6 @@ export function useTries(settingId: string) {
               attempts: [...setting.attempts.filter(({ id }) => id !== attempt.id), attempt],
             },
         );
-        void queries.invalidateQueries({ queryKey: ['bench'] });
-        void queries.invalidateQueries({ queryKey: ['tasks'] });
       }),
     [outbox, path, queries, settingId],
   );

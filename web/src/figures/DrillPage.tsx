@@ -197,7 +197,6 @@ function useDrillTries(itemId: string) {
               attempts: [...drill.attempts.filter(({ id }) => id !== attempt.id), attempt],
             },
         );
-        void queries.invalidateQueries({ queryKey: ['drills'] });
       }),
     [outbox, path, queries, itemId],
   );

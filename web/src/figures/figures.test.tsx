@@ -2,6 +2,7 @@ import { faultyTable, judgeMarks, lookRules, presetNamed, rearrangings, seedFrom
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { open, refusal, serve, student, teacher, type Answers } from '../../test/page';
+import { SetPractice } from '../today/SetPractice';
 import { Cards } from './Cards';
 import { DrillPage } from './DrillPage';
 import { Drills } from './Drills';
@@ -146,6 +147,46 @@ describe('drills', () => {
     triesLeft: 3,
     ...rest,
   });
+  it('counts for work that is set as soon as it is answered', async () => {
+    const task = (read: number) => ({
+      ...{ id: 't', kinds: ['counting'], settings: 3, investigations: [], benches: [], students: [] },
+      ...{ from: null, due: null, place: 'home', note: '', counts: 0, setAt: '2026-11-03T09:00:00Z' },
+      ...{ withdrawn: false, books: [], done: false, late: false },
+      progress: [{ kind: 'counting', read, state: 'begun', done: false }],
+    });
+    let read = 0;
+    serve({
+      'GET /api/tasks': () => ({ tasks: [task(read)] }),
+      'GET /api/drills/items/d': item(),
+      'GET /api/drills': { drills: [] },
+      'POST /api/drills/items/d/attempts': () => {
+        read += 1;
+        return {
+          id: 'a',
+          text: '3',
+          unit: '',
+          verdict: { outcome: 'right', remarks: [] },
+          triesLeft: 0,
+          solution: null,
+        };
+      },
+    });
+    const both = () => (
+      <>
+        <SetPractice />
+        <DrillPage />
+      </>
+    );
+    const { user } = open(
+      [{ path: 'figures/drills/:itemId', Component: both }],
+      '/figures/drills/d',
+      student,
+    );
+    expect(await screen.findByText('0 of 3 items')).toBeVisible();
+    await user.type(await screen.findByRole('textbox', { name: 'Your answer' }), '3{Enter}');
+    expect(await screen.findByText('1 of 3 items')).toBeVisible();
+  });
+
   const wrong = {
     outcome: 'wrong',
     causes: [

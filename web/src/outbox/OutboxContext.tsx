@@ -29,12 +29,18 @@ export function OutboxProvider({ children }: { readonly children: ReactNode }) {
     const forget = own.outbox.onSent(({ parcel: { path }, answer }) => {
       const written =
         answerTo(endpoints.newEntry, path, answer) ?? answerTo(endpoints.newBlock, path, answer);
-      if (written) return arrive(queries, written.params['logbookId'] ?? '', written.answer);
-      if (path === paths.rearranged || path === paths.spotted)
-        return void queries.invalidateQueries({ queryKey: ['drills'] });
+      const again = (...queryKey: string[]) => void queries.invalidateQueries({ queryKey });
+      if (written) {
+        // Work that is set may be done by it.
+        if (written.answer.entries.some(({ kind }) => kind === 'hand-in')) again('tasks');
+        return arrive(queries, written.params['logbookId'] ?? '', written.answer);
+      }
+      if (answerTo(endpoints.attempt, path, answer) || answerTo(endpoints.drillAttempt, path, answer))
+        for (const of of ['tasks', 'bench', 'drills']) again(of);
+      if (path === paths.rearranged || path === paths.spotted) return again('drills');
       const [, logbookId, what] = /\/logbooks\/([^/]+)\/(entries|blocks|calculations)/.exec(path) ?? [];
       if (!logbookId) return;
-      if (what === 'calculations') void queries.invalidateQueries({ queryKey: ['logbook', logbookId] });
+      if (what === 'calculations') again('logbook', logbookId);
       else void catchUp(queries, logbookId);
     });
     return () => {
