@@ -66,8 +66,14 @@ describe('groups on one scale', () => {
 
   it('go from there to their rings by the straight way', () => {
     const half = pointsBetween(
-      [[{ x: 10, y: 20 }], [{ x: 0, y: 0 }]],
-      [[{ x: 30, y: 10 }], [{ x: 1, y: 3 }]],
+      [
+        { x: 10, y: 20 },
+        { x: 0, y: 0 },
+      ],
+      [
+        { x: 30, y: 10 },
+        { x: 1, y: 3 },
+      ],
       0.5,
     );
     // In tenths of a pixel, a dot each.

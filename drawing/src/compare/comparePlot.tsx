@@ -3,21 +3,25 @@ import { figureFont, ink } from '../ink';
 import { DotsGround, dotsLayout } from './dots';
 import {
   inFixedOrder,
+  placesIn,
   shiftTo,
   short,
   type DrawnGroup,
   type Ground,
   type Layout,
   type Place,
+  type Stand,
 } from './drawnGroup';
 import { RingsGround, ringsLayout } from './rings';
 import { useTurn } from './useTurn';
 
 export type CompareMode = 'dots' | 'rings';
 
+const layouts = { dots: dotsLayout, rings: ringsLayout } as const;
+
 /**
- * Groups on one common scale: each trial a dot. The same dots, turned, stand in rings by their signed error along one diameter. While
- * they turn they are one line of round points: a thousand of them go as easily as one.
+ * Groups on one common scale: each trial a dot. The same dots, turned, stand in rings by their signed error along one diameter, and go
+ * with their group where it is sorted to. On their way they are one line of round points: a thousand of them go as easily as one.
  */
 export function ComparePlot({
   groups,
@@ -34,20 +38,19 @@ export function ComparePlot({
   /** As wide as there is room, with everything on it. */
   readonly enlarged?: boolean;
 }) {
-  const [dots, rings] = useMemo(
-    () => [dotsLayout(groups, width), ringsLayout(groups, width)] as const,
-    [groups, width],
+  const stand = useMemo(
+    (): Stand => ({ groups, width, layout: layouts[mode](groups, width) }),
+    [groups, width, mode],
   );
   const radius = groups.length > 12 ? 4 : 6;
   const moving = useRef<SVGPathElement>(null);
-  const onTheirWay = useMemo(() => wayBetween(groups, dots, rings), [groups, dots, rings]);
-  const { turning, rest } = useTurn(mode === 'rings' ? 1 : 0, (share) =>
-    moving.current?.setAttribute('d', onTheirWay(share)),
+  const { turning, rest } = useTurn(stand, (from, to, share) =>
+    moving.current?.setAttribute('d', pointsBetween(from, to, share)),
   );
-  const layout = rest === 1 ? rings : dots;
+  const start = useMemo(() => (turning ? begun(rest) : ''), [turning, rest]);
   return (
     <svg
-      viewBox={`0 0 ${width} ${(mode === 'dots' ? dots : rings).height}`}
+      viewBox={`0 0 ${width} ${stand.layout.height}`}
       width="100%"
       role="img"
       aria-label={inWords(groups, unit, mode)}
@@ -55,24 +58,31 @@ export function ComparePlot({
       style={enlarged ? undefined : { maxWidth: width }}
     >
       <GroundOf {...{ groups, unit, width, mode }} />
-      {turning ? (
+      {turning && (
         <g transform={`scale(${1 / fine})`}>
           <path
             ref={moving}
-            d={onTheirWay(rest)}
+            d={start}
             stroke={ink.water}
             strokeWidth={2 * radius * fine}
             strokeLinecap="round"
             fill="none"
           />
         </g>
-      ) : (
-        inFixedOrder(groups).map(({ group, row }) => (
-          <g key={group.key} transform={shiftTo(layout.from(row))}>
-            <Dots group={group} layout={layout} radius={radius} numbered={rest === 0 && groups.length <= 6} />
-          </g>
-        ))
       )}
+      {/* Out of sight on their way, and not taken out: that would be dearer. */}
+      <g visibility={turning ? 'hidden' : undefined}>
+        {inFixedOrder(groups).map(({ group, row }) => (
+          <g key={group.key} transform={shiftTo(stand.layout.from(row))}>
+            <Dots
+              group={group}
+              layout={stand.layout}
+              radius={radius}
+              numbered={mode === 'dots' && groups.length <= 6}
+            />
+          </g>
+        ))}
+      </g>
     </svg>
   );
 }
@@ -125,47 +135,29 @@ const GroundOf = memo(({ mode, ...ground }: Ground & { readonly mode: CompareMod
 );
 GroundOf.displayName = 'GroundOf';
 
-type Places = readonly (readonly Place[])[];
-
-/** Of each group, where its trials stand in the whole drawing. */
-const placesIn = (groups: readonly DrawnGroup[], layout: Layout): Places =>
-  groups.map((group, row) => {
-    const { x, y } = layout.from(row);
-    return group.values.map(({ value }, nth) => {
-      const own = layout.at(group, value, nth);
-      return { x: x + own.x, y: y + own.y };
-    });
-  });
-
 /** To a hundredth of a pixel, which is cheaper than in writing. */
 const hundredth = (size: number): number => Math.round(size * 100) / 100;
 
 /** Parts of a pixel in which points on their way are counted: whole numbers are written fastest. */
 const fine = 10;
 
-/** What the path of all trials is at each share of their way; where they begin and end is worked out when it is first asked for. */
-function wayBetween(groups: readonly DrawnGroup[], first: Layout, last: Layout): (share: number) => string {
-  let ends: { readonly from: Places; readonly to: Places } | null = null;
-  return (share) => {
-    ends ??= { from: placesIn(groups, first), to: placesIn(groups, last) };
-    return pointsBetween(ends.from, ends.to, share);
-  };
+/** Every trial on its way from one place to the other: a line of no length each, which a round pen makes a dot. */
+export function pointsBetween(from: readonly Place[], to: readonly Place[], share: number): string {
+  let path = '';
+  for (let nth = 0; nth < from.length; nth += 1) {
+    const [start, end] = [from[nth], to[nth]];
+    if (!start || !end) continue;
+    const x = Math.round(fine * (start.x + (end.x - start.x) * share));
+    const y = Math.round(fine * (start.y + (end.y - start.y) * share));
+    path += `M${x} ${y}h0`;
+  }
+  return path;
 }
 
-/** Every trial on its way from one place to the other: a line of no length each, which a round pen makes a dot. */
-export function pointsBetween(from: Places, to: Places, share: number): string {
-  const parts: string[] = [];
-  for (let row = 0; row < from.length; row += 1) {
-    const [begins = [], ends = []] = [from[row], to[row]];
-    for (let nth = 0; nth < begins.length; nth += 1) {
-      const [start, end] = [begins[nth], ends[nth]];
-      if (!start || !end) continue;
-      const x = Math.round(fine * (start.x + (end.x - start.x) * share));
-      const y = Math.round(fine * (start.y + (end.y - start.y) * share));
-      parts.push(`M${x} ${y}h0`);
-    }
-  }
-  return parts.join('');
+/** The same before they set out. */
+function begun(rest: Stand): string {
+  const places = placesIn(rest);
+  return pointsBetween(places, places, 0);
 }
 
 /** A mark about the place where it stands: how far to the left and above it begins, and its outline from there. */

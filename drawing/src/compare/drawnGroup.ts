@@ -29,6 +29,31 @@ export interface Layout {
   at(group: DrawnGroup, value: number, nth: number): Place;
 }
 
+/** Groups in an order, as they stand in one way of drawing. */
+export interface Stand {
+  readonly groups: readonly DrawnGroup[];
+  readonly layout: Layout;
+  readonly width: number;
+}
+
+/** Where the trials of all groups stand in the whole drawing, in an order that sorting leaves alone. */
+export const placesIn = ({ groups, layout }: Stand): Place[] =>
+  inFixedOrder(groups).flatMap(({ group, row }) => {
+    const { x, y } = layout.from(row);
+    return group.values.map(({ value }, nth) => {
+      const own = layout.at(group, value, nth);
+      return { x: x + own.x, y: y + own.y };
+    });
+  });
+
+/** True where two stands are of the same trials on paper of one width: what they stand in can turn into each other. */
+export function sameTrials(a: Stand, b: Stand): boolean {
+  const others = new Set(b.groups);
+  return (
+    a.width === b.width && a.groups.length === b.groups.length && a.groups.every((own) => others.has(own))
+  );
+}
+
 /** What both ways of drawing are of. */
 export interface Ground {
   readonly groups: readonly DrawnGroup[];

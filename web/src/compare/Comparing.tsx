@@ -46,7 +46,9 @@ export function Comparing({
   const { unit, groups } = comparison;
   const [order, setOrder] = useState<Order>('as they come');
   const shown = useMemo(() => orders[order](all.shown), [order, all]);
-  const drawn = useMemo(() => drawnGroups(comparison, shown), [comparison, shown]);
+  // Sorted anew they are the same groups: so they can be followed by eye.
+  const known = useMemo(() => drawnGroups(comparison, all.shown), [comparison, all]);
+  const drawn = useMemo(() => shown.flatMap(({ key }) => known.get(key) ?? []), [shown, known]);
   if (all.shown.length === 0)
     return (
       <p className="text-soft">
@@ -141,28 +143,24 @@ const withOthers = (ranked: readonly Shown[], shown: readonly Shown[]): readonly
   ...shown.filter((one) => !ranked.includes(one)),
 ];
 
-function drawnGroups({ groups }: Comparison, shown: readonly Shown[]): DrawnGroup[] {
-  return shown.flatMap((one): DrawnGroup[] => {
-    const group = groups.find(({ key }) => key === one.key);
-    if (!group) return [];
-    return [
-      {
-        key: one.key,
-        name: one.name,
-        mean: one.mean,
-        interval: one.interval,
-        sd: one.sd,
+/** The groups as they are drawn, by their keys. */
+const drawnGroups = ({ groups }: Comparison, shown: readonly Shown[]): ReadonlyMap<string, DrawnGroup> =>
+  new Map(
+    shown.flatMap(({ key, name, mean, interval, sd, tolerance }) => {
+      const group = groups.find((own) => own.key === key);
+      if (!group) return [];
+      const drawn: DrawnGroup = {
+        ...{ key, name, mean, interval, sd, tolerance },
         reference: group.reference ? Number(group.reference.value) : null,
-        tolerance: one.tolerance,
         values: group.observations.slice(0, mostDots).map(({ value, trial, excluded }) => ({
           value: Number(value),
           trial: trial ?? null,
           excluded: Boolean(excluded),
         })),
-      },
-    ];
-  });
-}
+      };
+      return [[key, drawn]];
+    }),
+  );
 
 /** How much larger a plot is on the projector. */
 const larger = 1.6;

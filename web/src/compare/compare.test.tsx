@@ -1,7 +1,7 @@
 import type { ReadingsAnswer } from '@green-beam/contract';
 import { presetNamed } from '@green-beam/core';
-import { screen, within } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
 import { open as openPage, serve, teacher, tern } from '../../test/page';
 import { ReadingsCompare } from './ReadingsCompare';
 import { CompareIndex } from './CompareIndex';
@@ -126,6 +126,23 @@ describe('how a class reads', () => {
     expect(await names()).toEqual(['Bo', 'Cy', 'Ad']);
     await user.selectOptions(screen.getByLabelText('In order'), 'from the least error');
     expect((await names()).at(-1)).toBe('Cy');
+  });
+
+  it('shows its dots go to where they are sorted, turned or turned back on their way', async () => {
+    vi.spyOn(globalThis, 'matchMedia').mockReturnValue({ matches: false } as MediaQueryList);
+    const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder');
+    const plot = await screen.findByRole('img', { name: /3 groups on one scale/ });
+    expect(plot).not.toHaveAttribute('data-turning');
+    await user.selectOptions(screen.getByLabelText('In order'), 'from the least spread');
+    expect(plot).toHaveAttribute('data-turning');
+    await user.click(screen.getByRole('button', { name: 'Rings' }));
+    await user.click(screen.getByRole('button', { name: 'Dots on one scale' }));
+    await user.selectOptions(screen.getByLabelText('In order'), 'as they come');
+    await waitFor(() => expect(plot).not.toHaveAttribute('data-turning'), { timeout: 5000 });
+    // Other trials are there at once.
+    await user.selectOptions(screen.getByLabelText('Between'), 'days');
+    expect(screen.getByRole('img', { name: /2 groups on one scale/ })).not.toHaveAttribute('data-turning');
+    vi.restoreAllMocks();
   });
 
   it('is laid over everything for the projector', async () => {
