@@ -28,6 +28,10 @@ export default defineConfig({
       },
     }),
   ],
-  build: { manifest: true, target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    ...{ manifest: true, target: 'es2022', assetsInlineLimit: 0 },
+    // Every browser that reads this target preloads by itself, or goes without.
+    modulePreload: { polyfill: false },
+  },
   server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:3456' } } },
 });

@@ -33,6 +33,7 @@ export const screens = [
   '/class/:classId/investigations/edit',
   '/class/:classId/compare',
   '/class/:classId/compare/readings',
+  '/class/:classId/compare/together',
   '/class/:classId/compare/:investigationId',
   '/class/:classId/question',
   '/class/:classId/roster',

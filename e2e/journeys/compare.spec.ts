@@ -98,6 +98,23 @@ test('three kinds of glass: claimed first, judged by the data, ranked by the cla
     region(teacher, 'Numbers of each group').getByRole('row', { name: /Beaker K-01/ }),
   ).toContainText('11 of 12');
 
+  // Beside groups from elsewhere, and without what was left out.
+  const compared = teacher.url();
+  await teacher.getByRole('button', { name: /^Compare with groups from elsewhere/ }).click();
+  await teacher.getByRole('button', { name: 'Put all 3 aside' }).click();
+  await teacher.getByLabel('Between').selectOption('readers');
+  await teacher.getByLabel('In the row').selectOption('Cylinder C-04');
+  await teacher.getByRole('button', { name: 'Put Odile Kern aside' }).click();
+  await teacher.getByRole('link', { name: 'Compare the 4 that are put aside' }).click();
+  await expect(
+    region(teacher, 'Numbers of each group').getByRole('row', { name: /Beaker K-01/ }),
+  ).toContainText('11 of 12');
+  await expect(region(teacher, title)).toContainText(
+    'Not compared: 4 of its trials are in Cylinder C-04 already.',
+  );
+  await clean(teacher, laptopAndPhone);
+  await teacher.goto(compared);
+
   // Two readers of one vessel, at an address of its own.
   await teacher.getByLabel('Between').selectOption('readers');
   await teacher.getByLabel('In the row').selectOption('Burette U-01');

@@ -153,6 +153,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./compare/CompareIndex')).CompareIndex }),
       },
       {
+        path: 'class/:classId/compare/together',
+        lazy: async () => ({ Component: (await import('./compare/together/Together')).Together }),
+      },
+      {
         path: 'class/:classId/compare/readings',
         lazy: async () => ({ Component: (await import('./compare/ReadingsCompare')).ReadingsCompare }),
       },

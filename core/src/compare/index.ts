@@ -9,6 +9,7 @@ export * from './told';
 export * from './enough';
 export * from './outliers';
 export * from './leftOut';
+export * from './together';
 export * from './pretended';
 export * from './readers';
 export * from './digits';

@@ -1,6 +1,7 @@
-import { groupingsOf, type Grouping, type Investigation, type MeanPlan } from '@green-beam/core';
+import type { Grouping, Investigation, MeanPlan } from '@green-beam/core';
 import { useSearchParams } from 'react-router';
 import { ChoiceField } from '../ui/fields';
+import { chosenIn } from './sources/logbooks';
 
 const words: Readonly<Record<Grouping, string>> = {
   row: 'rows of the table',
@@ -14,16 +15,7 @@ const words: Readonly<Record<Grouping, string>> = {
 /** What is compared, kept in the address: a link leads to the same comparison. */
 export function useChoice(plans: readonly MeanPlan[], tables: Investigation['tables'], usual: Grouping) {
   const [search, setSearch] = useSearchParams();
-  const plan =
-    plans.find(({ key }) => key === search.get('of')) ??
-    plans.find(({ perRow, perWord }) => perRow ?? perWord) ??
-    plans[0];
-  const possible = plan ? groupingsOf(plan) : [];
-  const asked = possible.find((own) => own === search.get('by'));
-  const by: Grouping = asked ?? (possible.includes(usual) ? usual : (possible[0] ?? 'bench'));
-  const rows = tables.find(({ key }) => key === plan?.perRow)?.rows ?? [];
-  const row =
-    by === 'row' ? null : (rows.find(({ key }) => key === search.get('row'))?.key ?? rows[0]?.key ?? null);
+  const chosen = chosenIn(search, plans, tables, usual);
   const set = (name: string, value: string) =>
     setSearch(
       (before) => {
@@ -34,7 +26,7 @@ export function useChoice(plans: readonly MeanPlan[], tables: Investigation['tab
       },
       { replace: true },
     );
-  return { plan, by, row, rows, possible, set };
+  return { ...chosen, set };
 }
 
 export function Choice({

@@ -1,34 +1,18 @@
-import { endpoints, type PoolAnswer } from '@green-beam/contract';
-import {
-  alikePairs,
-  comparable,
-  comparisonOf,
-  outcomeOf,
-  cellsIn,
-  withPieces,
-  type AlikePair,
-  type PooledBook,
-} from '@green-beam/core';
+import type { PoolAnswer } from '@green-beam/contract';
+import { alikePairs, comparable, comparisonOf, type AlikePair } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { call } from '../api';
 import { Loading, Trouble } from '../ui/Notice';
 import { Choice, useChoice } from './Choice';
 import { named } from './named';
+import { booksIn, poolOf } from './sources/logbooks';
 import { Whole } from './Whole';
-
-/** How often a class's logbooks are asked for while somebody looks. */
-const everyMs = 4000;
 
 /** The logbooks of a class for one investigation, pooled while they are written. */
 export function ClassCompare() {
   const { classId = '', investigationId = '' } = useParams();
-  const pool = useQuery({
-    queryKey: ['pool', classId, investigationId],
-    queryFn: () => call(endpoints.pool, { params: { classId, investigationId } }),
-    refetchInterval: everyMs,
-  });
+  const pool = useQuery(poolOf(classId, investigationId));
   if (pool.data === undefined)
     return pool.isError ? (
       <Trouble error={pool.error} again={() => void pool.refetch()} />
@@ -48,21 +32,7 @@ function Pooled({
   const { investigation, conventions } = answer;
   const plans = comparable(investigation);
   const choice = useChoice(plans, investigation.tables, 'row');
-  const books = useMemo(
-    () =>
-      answer.books.map(({ id, readers, entries }): PooledBook => {
-        const cells = cellsIn(investigation, entries);
-        const own = withPieces(investigation, cells);
-        return {
-          id,
-          bench: readers.join(', '),
-          investigation: own,
-          cells,
-          outcome: outcomeOf(own, cells, conventions),
-        };
-      }),
-    [answer, investigation, conventions],
-  );
+  const books = booksIn(answer);
   const key = choice.plan?.key ?? '';
   const comparison = useMemo(
     () => named(comparisonOf(books, key, choice.by, choice.row), choice.by),

@@ -8,6 +8,8 @@ import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { wholeDay } from '../ui/clock';
 import { Loading, Page, Trouble } from '../ui/Notice';
+import { readingsOf } from './sources/readings';
+import { togetherAt, useBasket } from './together/useBasket';
 import { keptKey, useKept } from './useKept';
 
 const link = 'underline decoration-edge underline-offset-4 hover:decoration-ink';
@@ -15,10 +17,7 @@ const link = 'underline decoration-edge underline-offset-4 hover:decoration-ink'
 /** From where groups can come, and which comparisons are kept. */
 export function CompareIndex() {
   const { classId = '' } = useParams();
-  const readings = useQuery({
-    queryKey: ['readings', classId, null, null],
-    queryFn: () => call(endpoints.readings, { params: { classId } }),
-  });
+  const readings = useQuery(readingsOf(classId, null, null));
   const investigations = useInvestigations(classId);
   const error = readings.error ?? investigations.error;
   if (readings.data === undefined || investigations.data === undefined)
@@ -40,7 +39,10 @@ export function CompareIndex() {
             </Line>
           ))}
         </Source>
-        <Kept classId={classId} />
+        <div className="flex flex-col gap-8">
+          <PutAside classId={classId} />
+          <Kept classId={classId} />
+        </div>
         <Source title="Readings at the bench" none="Nobody has read anything yet.">
           {kinds.map(({ kind, name, readings: count }) => (
             <Line key={kind} to={`/class/${classId}/compare/readings?kind=${kind}`} name={name}>
@@ -107,6 +109,28 @@ function Line({
       </Link>
       <span className="text-sm text-soft">{children}</span>
     </li>
+  );
+}
+
+/** Groups that wait for others to stand beside them. */
+function PutAside({ classId }: { readonly classId: string }) {
+  const { addresses, hold } = useBasket();
+  if (addresses.length === 0) return null;
+  return (
+    <section aria-label="Put aside">
+      <h2 className="mb-2 border-b border-ink">Put aside</h2>
+      <p className="flex flex-wrap items-baseline justify-between gap-x-4 py-1">
+        <Link to={togetherAt(classId, addresses)} className={link}>
+          Compare the {addresses.length} that are put aside
+        </Link>
+        <Button look="quiet" className="text-sm" onClick={() => hold([])}>
+          Put none aside
+        </Button>
+      </p>
+      <p className="text-sm text-soft">
+        Open another comparison and put its groups aside too: they are compared together.
+      </p>
+    </section>
   );
 }
 

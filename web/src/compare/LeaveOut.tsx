@@ -10,6 +10,17 @@ import { shortNumber } from './shortNumber';
 /** The part of an address that says what is left out, for a comparison that is kept. */
 const part = 'out';
 
+const parsed = (text: string): LeftOut => {
+  try {
+    return text === '' ? {} : (JSON.parse(text) as LeftOut);
+  } catch {
+    return {};
+  }
+};
+
+/** What an address says is left out. */
+export const leftOutIn = (search: URLSearchParams): LeftOut => parsed(search.get(part) ?? '');
+
 /** The same address with what is left out in it. */
 export function searchSaying(search: string, leftOut: LeftOut): string {
   const params = new URLSearchParams(search);
@@ -26,13 +37,7 @@ export function useLeftOut(name: string) {
   const [search, setSearch] = useSearchParams();
   const [draft, setDraft] = useDraft(`compare/${name}/left out`);
   const text = search.get(part) ?? draft;
-  const leftOut = useMemo((): LeftOut => {
-    try {
-      return text === '' ? {} : (JSON.parse(text) as LeftOut);
-    } catch {
-      return {};
-    }
-  }, [text]);
+  const leftOut = useMemo(() => parsed(text), [text]);
   return {
     leftOut,
     set: (key: string, reason: string | null) => {

@@ -1,9 +1,9 @@
-import { checksCompared, instruments } from '@green-beam/core';
 import { useSearchParams } from 'react-router';
 import { useConventions } from '../answers/conventions';
 import { useStock } from '../stock/useStock';
 import { ChoiceField } from '../ui/fields';
 import { Loading, Trouble } from '../ui/Notice';
+import { piecesChosen } from './sources/pieces';
 import { Whole } from './Whole';
 
 /** Pieces of the stockroom, by what their checks found: how far each is off, and by how much that scatters. */
@@ -11,13 +11,10 @@ export function PiecesCompare() {
   const [search, setSearch] = useSearchParams();
   const stock = useStock();
   const rules = useConventions();
-  const checked = (stock.data?.pieces ?? []).filter(({ checks }) => checks.length > 0);
-  const kinds = instruments.filter(({ kind }) => checked.some((own) => own.kind === kind));
-  const kind = kinds.find((own) => own.kind === search.get('kind')) ?? kinds[0];
-  const comparison = checksCompared(checked.filter((own) => own.kind === kind?.kind));
   const error = stock.error ?? rules.error;
   if (stock.data === undefined || rules.data === undefined)
     return error ? <Trouble error={error} /> : <Loading what="the checks" />;
+  const { kinds, kind, comparison } = piecesChosen(stock.data, search);
   return (
     <Whole
       title={kind ? `Compare: ${kind.name}` : 'Compare: pieces'}

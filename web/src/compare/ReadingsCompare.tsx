@@ -1,13 +1,10 @@
-import { endpoints, type ReadingsAnswer } from '@green-beam/contract';
+import type { ReadingsAnswer } from '@green-beam/contract';
 import {
   digitHabit,
   farthestOff,
-  isoDay,
   isSlip,
   leastForDigits,
-  readersCompared,
   readingGroupings,
-  sameTruth,
   type DigitHabit,
   type ReadingGrouping,
   type ReadOnce,
@@ -15,12 +12,11 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { call } from '../api';
 import { wholeDay } from '../ui/clock';
 import { CheckField, ChoiceField } from '../ui/fields';
 import { Headings } from '../ui/Headings';
 import { Loading, Trouble } from '../ui/Notice';
-import { named } from './named';
+import { readingsChosen, readingsOf } from './sources/readings';
 import { Whole } from './Whole';
 
 const words: Readonly<Record<ReadingGrouping, string>> = {
@@ -35,15 +31,7 @@ export function ReadingsCompare() {
   const { classId = '' } = useParams();
   const [search] = useSearchParams();
   const [kind, question] = [search.get('kind'), search.get('question')];
-  const readings = useQuery({
-    queryKey: ['readings', classId, kind, question],
-    queryFn: () =>
-      call(endpoints.readings, {
-        params: { classId },
-        query:
-          kind || question ? `?${new URLSearchParams(question ? { question } : { kind: kind ?? '' })}` : '',
-      }),
-  });
+  const readings = useQuery(readingsOf(classId, kind, question));
   if (readings.data === undefined)
     return readings.isError ? (
       <Trouble error={readings.error} again={() => void readings.refetch()} />
@@ -66,20 +54,11 @@ function Compared({ answer }: { readonly answer: ReadingsAnswer }) {
       },
       { replace: true },
     );
-  const by = readingGroupings.find((own) => own === search.get('by')) ?? 'reader';
-  const asked = answer.questions.find(({ id }) => id === search.get('question'));
-  const kind = answer.kinds.find((own) => own.kind === search.get('kind'));
-  const readings = useMemo(
-    () => answer.readings.map(({ at, ...own }): ReadOnce => ({ ...own, day: isoDay(at) })),
-    [answer],
+  const { asked, kind, by, slipsCount, readings, comparison } = useMemo(
+    () => readingsChosen(answer, search),
+    [answer, search],
   );
-  const all = search.get('slips') === 'counted';
   const slips = readings.filter(isSlip);
-  const counted = useMemo(() => (all ? readings : readings.filter((own) => !isSlip(own))), [all, readings]);
-  const comparison = useMemo(
-    () => named(asked ? sameTruth(counted, by, answer.unit) : readersCompared(counted, by), by),
-    [asked, counted, by, answer.unit],
-  );
   const name = asked ? asked.instrumentName : (kind?.name ?? 'Readings');
   return (
     <Whole
@@ -108,7 +87,7 @@ function Compared({ answer }: { readonly answer: ReadingsAnswer }) {
           {slips.length > 0 && (
             <CheckField
               label={`Count ${slips.length === 1 ? 'the one' : `the ${slips.length}`} more than ${farthestOff} divisions off: a misreading, not scatter`}
-              checked={all}
+              checked={slipsCount}
               onChange={(checked) => set('slips', checked ? 'counted' : null)}
             />
           )}

@@ -8,6 +8,7 @@ import { Comparing } from './Comparing';
 import { GroupChoice, useGroupChoice } from './GroupChoice';
 import { KeepIt } from './KeepIt';
 import { LeaveOut, useLeftOut } from './LeaveOut';
+import { PutTogether } from './together/PutTogether';
 
 /** A page of staff on which groups are compared: which of them, without what was left out, on the projector if wanted, kept under a name. */
 export function Whole({
@@ -85,6 +86,7 @@ export function Whole({
       <div className="no-print mt-6 flex flex-col">
         <GroupChoice comparison={comparison} {...groups} />
         <LeaveOut comparison={groups.chosen} leftOut={leftOut} set={set} />
+        <PutTogether comparison={groups.chosen} leftOut={leftOut} classId={classId} />
         {classId && <KeepIt classId={classId} suggested={title} leftOut={leftOut} />}
       </div>
       {!projector && children}

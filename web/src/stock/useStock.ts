@@ -1,13 +1,13 @@
 import { endpoints, type NewPieces, type StockedPiece } from '@green-beam/contract';
 import { instrumentOf, modelOf, type Make, type Piece } from '@green-beam/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from '../api';
 
 const key = ['stock'] as const;
 
 /** What the school has. */
-export const useStock = (enabled = true) =>
-  useQuery({ queryKey: key, queryFn: () => call(endpoints.stock), enabled });
+export const stockQuery = queryOptions({ queryKey: key, queryFn: () => call(endpoints.stock) });
+export const useStock = (enabled = true) => useQuery({ ...stockQuery, enabled });
 
 /** Keeps pieces, each in place of the one with its tag. */
 export function useKeepPieces() {
