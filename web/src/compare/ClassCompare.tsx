@@ -42,7 +42,7 @@ function Pooled({
   return (
     <Whole
       title={`Compare: ${investigation.title}`}
-      aside={`${answer.class.name} · ${books.length} logbooks`}
+      aside={`${answer.class.name} · ${books.length} ${books.length === 1 ? 'logbook' : 'logbooks'}`}
       back={{ to: `/class/${answer.class.id}/compare`, name: 'Back to Compare' }}
       name={choice.plan?.name ?? ''}
       place={`${investigationId}/${key}`}

@@ -96,30 +96,7 @@ function Gatherings({
           />
           <div className="grid gap-x-10 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
             {placesOf(groups).map((place) => (
-              <section key={place} aria-label={place}>
-                <h2 className="border-b border-edge text-base">{place}</h2>
-                <ul>
-                  {groups.map(({ address, gathered }, nth) => {
-                    if (placeOf(gathered) !== place) return null;
-                    const why = apart.find(({ key }) => key === String(nth))?.why;
-                    const name = gathered?.group.name ?? 'A group';
-                    return (
-                      <li
-                        key={address}
-                        className="flex flex-wrap items-baseline justify-between gap-x-3 py-0.5"
-                      >
-                        <Link to={address} className="underline underline-offset-4">
-                          {name}
-                        </Link>
-                        <Button look="quiet" className="text-sm" onClick={() => takeOut(address)}>
-                          Take it out<span className="sr-only"> {name}</span>
-                        </Button>
-                        {why && <span className="w-full text-sm text-vermilion">Not compared: {why}.</span>}
-                      </li>
-                    );
-                  })}
-                </ul>
-              </section>
+              <FromPlace key={place} place={place} groups={groups} apart={apart} takeOut={takeOut} />
             ))}
           </div>
           <p>
@@ -135,6 +112,52 @@ function Gatherings({
         </div>
       }
     />
+  );
+}
+
+/** The groups of one place, each to be taken out, and why it is not compared; said once where it is so of all. */
+function FromPlace({
+  place,
+  groups,
+  apart,
+  takeOut,
+}: {
+  readonly place: string;
+  readonly groups: readonly FromElsewhere[];
+  readonly apart: ReturnType<typeof together>['apart'];
+  readonly takeOut: (address: string) => void;
+}) {
+  const own = groups.flatMap(({ address, gathered }) =>
+    placeOf(gathered) === place
+      ? [
+          {
+            address,
+            name: gathered?.group.name ?? 'A group',
+            why: apart.find(({ key }) => key === gathered?.group.key)?.why,
+          },
+        ]
+      : [],
+  );
+  const whys = new Set(own.map(({ why }) => why));
+  const ofAll = own.length > 1 && whys.size === 1 ? own[0]?.why : undefined;
+  return (
+    <section aria-label={place}>
+      <h2 className="border-b border-edge text-base">{place}</h2>
+      {ofAll && <p className="text-sm text-vermilion">None is compared: {ofAll}.</p>}
+      <ul>
+        {own.map(({ address, name, why }) => (
+          <li key={address} className="flex flex-wrap items-baseline justify-between gap-x-3 py-0.5">
+            <Link to={address} className="underline underline-offset-4">
+              {name}
+            </Link>
+            <Button look="quiet" className="text-sm" onClick={() => takeOut(address)}>
+              Take it out<span className="sr-only"> {name}</span>
+            </Button>
+            {why && !ofAll && <span className="w-full text-sm text-vermilion">Not compared: {why}.</span>}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
