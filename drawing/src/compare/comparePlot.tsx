@@ -48,44 +48,58 @@ export function ComparePlot({
     moving.current?.setAttribute('d', pointsBetween(from, to, share)),
   );
   const start = useMemo(() => (turning ? begun(rest) : ''), [turning, rest]);
+  const viewBox = `0 0 ${width} ${stand.layout.height}`;
   return (
-    <svg
-      viewBox={`0 0 ${width} ${stand.layout.height}`}
-      width="100%"
-      role="img"
-      aria-label={inWords(groups, unit, mode)}
-      data-turning={turning || undefined}
-      style={enlarged ? undefined : { maxWidth: width }}
-    >
-      <GroundOf {...{ groups, unit, width, mode }} />
-      {turning && (
-        <g transform={`scale(${1 / fine})`}>
-          <path
-            ref={moving}
-            d={start}
-            stroke={ink.water}
-            strokeWidth={2 * radius * fine}
-            strokeLinecap="round"
-            fill="none"
-          />
+    <div style={{ position: 'relative', maxWidth: enlarged ? undefined : width }}>
+      <svg
+        viewBox={viewBox}
+        width="100%"
+        role="img"
+        aria-label={inWords(groups, unit, mode)}
+        data-turning={turning || undefined}
+        style={{ display: 'block' }}
+      >
+        <GroundOf {...{ groups, unit, width, mode }} />
+        {/* Out of sight on their way, and not taken out: that would be dearer to undo. */}
+        <g display={turning ? 'none' : undefined}>
+          {inFixedOrder(groups).map(({ group, row }) => (
+            <g key={group.key} transform={shiftTo(stand.layout.from(row))}>
+              <Dots
+                group={group}
+                layout={stand.layout}
+                radius={radius}
+                numbered={mode === 'dots' && groups.length <= 6}
+              />
+            </g>
+          ))}
         </g>
-      )}
-      {/* Out of sight on their way, and not taken out: that would be dearer. */}
-      <g visibility={turning ? 'hidden' : undefined}>
-        {inFixedOrder(groups).map(({ group, row }) => (
-          <g key={group.key} transform={shiftTo(stand.layout.from(row))}>
-            <Dots
-              group={group}
-              layout={stand.layout}
-              radius={radius}
-              numbered={mode === 'dots' && groups.length <= 6}
+      </svg>
+      {turning && (
+        <svg viewBox={viewBox} aria-hidden style={above}>
+          <g transform={`scale(${1 / fine})`}>
+            <path
+              ref={moving}
+              d={start}
+              stroke={ink.water}
+              strokeWidth={2 * radius * fine}
+              strokeLinecap="round"
+              fill="none"
             />
           </g>
-        ))}
-      </g>
-    </svg>
+        </svg>
+      )}
+    </div>
   );
 }
+
+/** A sheet of its own above the rest, which then is not painted anew while something moves on it. */
+const above = {
+  position: 'absolute',
+  inset: 0,
+  width: '100%',
+  height: '100%',
+  willChange: 'transform',
+} as const;
 
 interface DotsProps {
   readonly group: DrawnGroup;

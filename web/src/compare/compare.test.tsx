@@ -135,6 +135,16 @@ describe('how a class reads', () => {
     expect(plot).not.toHaveAttribute('data-turning');
     await user.selectOptions(screen.getByLabelText('In order'), 'from the least spread');
     expect(plot).toHaveAttribute('data-turning');
+    // What is saved meanwhile has its dots.
+    const saved = vi.spyOn(XMLSerializer.prototype, 'serializeToString').mockReturnValue('');
+    vi.stubGlobal(
+      'URL',
+      Object.assign(URL, { createObjectURL: () => 'blob:', revokeObjectURL: () => undefined }),
+    );
+    await user.click(screen.getByRole('button', { name: 'Save as SVG' }));
+    const copy = saved.mock.calls[0]?.[0] as Element;
+    expect(copy.querySelectorAll('path').length).toBeGreaterThan(3);
+    expect(copy.querySelector('[display]')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Rings' }));
     await user.click(screen.getByRole('button', { name: 'Dots on one scale' }));
     await user.selectOptions(screen.getByLabelText('In order'), 'as they come');

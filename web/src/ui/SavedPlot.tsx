@@ -23,6 +23,8 @@ export function SavedPlot({
     const { width, height } = svg.viewBox.baseVal;
     copy.setAttribute('width', String(width));
     copy.setAttribute('height', String(height));
+    // What is out of sight while it moves is saved where it will be.
+    for (const hidden of copy.querySelectorAll('[display=none]')) hidden.removeAttribute('display');
     return new XMLSerializer().serializeToString(copy);
   };
   const asSvg = () => {
