@@ -86,6 +86,8 @@ export interface SettingAnswer {
   readonly mayHear: boolean;
   /** True for a go at what the teacher shows. */
   readonly shown: boolean;
+  /** The work that is set for which it was taken. */
+  readonly task: string | null;
   /** True as long as nothing is told of answers to it. */
   readonly held: boolean;
   readonly attempts: readonly AttemptAnswer[];

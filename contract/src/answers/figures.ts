@@ -1,4 +1,5 @@
 import type { Claim, Mastery, StatedElsewhere, WorkedVerdict } from '@green-beam/core';
+import type { HeldBack } from './bench';
 
 export interface DrillsAnswer {
   readonly drills: readonly {
@@ -13,7 +14,7 @@ export interface DrillAttemptAnswer {
   readonly id: string;
   readonly text: string;
   readonly unit: string;
-  readonly verdict: WorkedVerdict;
+  readonly verdict: WorkedVerdict | HeldBack;
   readonly triesLeft: number;
   /** Told only once the item is finished. */
   readonly solution: {
@@ -36,6 +37,10 @@ export interface DrillAnswer {
   readonly unitChoices: readonly string[];
   /** Writings of which one is chosen; null where the answer is written. */
   readonly choices: readonly Claim[] | null;
+  /** The work that is set for which it was taken. */
+  readonly task: string | null;
+  /** True as long as nothing is told of answers to it. */
+  readonly held: boolean;
   readonly attempts: readonly DrillAttemptAnswer[];
   readonly triesLeft: number;
 }

@@ -5,6 +5,8 @@ export interface TaskLine extends SetWork {
   readonly id: string;
   readonly setAt: string;
   readonly withdrawn: boolean;
+  /** True once what was held back of it is told. */
+  readonly shown: boolean;
 }
 
 /** A task of one's own, with how far one has come. */
@@ -17,6 +19,8 @@ export interface OwnTask extends TaskLine, Omit<TaskProgress, 'kinds' | 'books'>
     readonly logbookId: string | null;
     readonly done: boolean;
   }[];
+  /** What was taken for it, where its answers are held: to be looked at once they are shown. */
+  readonly taken: readonly { readonly id: string; readonly kind: string; readonly of: 'setting' | 'drill' }[];
 }
 
 export interface OwnTasksAnswer {

@@ -8,6 +8,8 @@ export const newSetting = object({
     .oneOf(['read', 'handle'] as const, 'A setting is to read or to handle.')
     .required('Say whether to read or to handle.'),
   model: shortText('model', 60),
+  /** The work that is set for which it is taken. */
+  task: clientId.optional(),
 }).noUnknown();
 
 /** The state of the apparatus, as the instrument's own file describes it; its numbers are checked there. */

@@ -1,7 +1,12 @@
 import { mixed, array, number, object, type InferType } from 'yup';
 import { clientId, needed, shortText } from './fields';
 
-export const newDrill = object({ id: clientId, kind: needed('kind of drill', 40) }).noUnknown();
+export const newDrill = object({
+  id: clientId,
+  kind: needed('kind of drill', 40),
+  /** The work that is set for which it is taken. */
+  task: clientId.optional(),
+}).noUnknown();
 
 export const newDrillAttempt = object({
   id: clientId,

@@ -1,4 +1,4 @@
-import { practisedKinds, type SetWork } from '@green-beam/core';
+import { practisedKinds, triesAllowed, type SetWork } from '@green-beam/core';
 import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
 import { clientId, shortText } from './fields';
 
@@ -33,22 +33,40 @@ const setWork = {
     .min(0, 'It counts at least 0.')
     .max(100, 'It counts at most 100.')
     .default(0),
+  tries: number()
+    .integer('The number of tries is a whole number.')
+    .min(1, 'At least one try.')
+    .max(triesAllowed, `At most ${triesAllowed} tries.`)
+    .default(triesAllowed),
+  answers: string()
+    .oneOf(['at once', 'held'], 'What is right is told at once, or once it is shown.')
+    .default('at once'),
 };
+
+const untold = 'With answers held back, say how many settings: whether they are steady is not told.';
+const isTold = (work: Pick<SetWork, 'kinds' | 'settings' | 'answers'> | undefined): boolean =>
+  work === undefined || work.answers === 'at once' || work.settings !== null || work.kinds.length === 0;
+const asksNothing = 'Say what is to be read, to drill or to hand in.';
+const asksSomething = (work: Pick<SetWork, 'kinds' | 'investigations'> | undefined): boolean =>
+  work === undefined || work.kinds.length + work.investigations.length > 0;
 
 export const storedSetWork = object(setWork).noUnknown() as unknown as Schema<SetWork>;
 /** Work that is set. */
 export const newTask = object({ id: clientId, ...setWork })
   .noUnknown()
-  .test(
-    'something',
-    'Say what is to be read, to drill or to hand in.',
-    ({ kinds: read, investigations }) => read.length + investigations.length > 0,
-  );
-/** A task that is taken back, or set again; or due another day. */
+  .test('something', asksNothing, asksSomething)
+  .test('told', untold, isTold);
+/** A task that is taken back, or set again; due another day; whose answers are shown; or that asks something else. */
 export const taskChange = object({
   withdrawn: boolean().strict(),
+  shown: boolean().strict().oneOf([true], 'What was shown stays so.'),
   due: setWork.due.optional(),
+  work: object(setWork)
+    .noUnknown()
+    .test('something', asksNothing, asksSomething)
+    .test('told', untold, isTold)
+    .default(undefined),
 }).noUnknown();
 
 export type NewTask = SetWork & { readonly id: string };
-export type TaskChange = InferType<typeof taskChange>;
+export type TaskChange = Omit<InferType<typeof taskChange>, 'work'> & { readonly work?: SetWork | undefined };

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { endOfDay, hasBegun, isFor, progressOf } from './task';
+import { endOfDay, hasBegun, hasOwnRules, isFor, progressOf } from './task';
 
 const now = new Date('2026-11-03T10:00:00Z');
 const read = (counts: Record<string, number>) => (kind: string) => counts[kind] ?? 0;
@@ -64,6 +64,14 @@ describe('practice that is set', () => {
     ['another, or their bench', ['b'], ['you'], 'b', true],
   ])('is for %s', (_, benches, students, bench, whether) => {
     expect(isFor({ benches, students }, { id: 'me', bench })).toBe(whether);
+  });
+
+  it.each([
+    [3, 'at once', false],
+    [2, 'at once', true],
+    [3, 'held', true],
+  ] as const)('with %i tries, told %s, has rules of its own: %s', (tries, answers, whether) => {
+    expect(hasOwnRules({ tries, answers })).toBe(whether);
   });
 
   it('is shown from its first instant', () => {

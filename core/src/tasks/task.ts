@@ -1,4 +1,5 @@
 import { drills } from '../drills';
+import { triesAllowed } from '../exercises';
 import type { MasteryState } from '../evidence';
 import { instruments } from '../instruments';
 
@@ -20,6 +21,10 @@ export interface SetWork {
   readonly note: string;
   /** What it is worth in the book of marks; 0 for practice alone. */
   readonly counts: number;
+  /** How often each setting or item may be answered before its answer is told. */
+  readonly tries: number;
+  /** Whether what is right is told as it is answered, or only once whoever set it shows it. */
+  readonly answers: 'at once' | 'held';
 }
 
 /** What can be set to be practised, in the order in which it is offered. */
@@ -58,6 +63,10 @@ export const isFor = (
   (benches.length === 0 && students.length === 0) ||
   students.includes(id) ||
   (bench !== null && benches.includes(bench));
+
+/** Whether only what is taken for it counts: where it is answered by other rules than practice of one’s own. */
+export const hasOwnRules = ({ tries, answers }: Pick<SetWork, 'tries' | 'answers'>): boolean =>
+  tries < triesAllowed || answers === 'held';
 
 /** Whether it is shown to those that it is for. */
 export const hasBegun = ({ from }: Pick<SetWork, 'from'>, now: Date): boolean =>

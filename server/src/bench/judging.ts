@@ -24,7 +24,7 @@ export function answerTo(station: Station, tried: Tried<'setting'>, held: boolea
   const { text, unit, parts } = answer;
   if (held && (verdict.outcome === 'right' || verdict.outcome === 'wrong'))
     return { id, text, unit, verdict: { outcome: 'held' }, parts: [], triesLeft: 0, solution: null };
-  const triesLeft = leftAfter(tried);
+  const triesLeft = leftAfter(tried, station.laid);
   return {
     id,
     text,

@@ -25,7 +25,6 @@ import {
   readingOf,
   seeded,
   settingAt,
-  triesAllowed,
   type ExerciseNamed,
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
@@ -33,9 +32,11 @@ import { layOut, ownExercise } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
+import type { Occasion } from '../kept/laid';
 import { aimFor } from '../kept/practice';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
+import { occasionOf } from '../tasks/occasion';
 import { answerTo, handled, partsOf } from './judging';
 import { benchOf } from './shelf';
 
@@ -50,7 +51,7 @@ export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAn
 export async function newSetting(
   services: Services,
   who: Caller,
-  { id, kind, mode, model }: NewSetting,
+  { id, kind, mode, model, task }: NewSetting,
 ): Promise<SettingAnswer> {
   const { database, kept, now, seed } = services;
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
@@ -59,11 +60,12 @@ export async function newSetting(
     model ? modelOf(instrument, model) : seeded(drawn).pick(instrument.models),
   );
   const conventions = await kept.conventions(who.conventionsId);
+  const occasion = await occasionOf(services, who, instrument.kind, task);
   const aim =
     mode === 'read' && !model ? aimFor(await kept.practices.ofOne(who.id), instrument.kind, now()) : null;
   if (aim !== null) {
     const { setting, shows } = settingAt(instrument, aim, conventions, drawn);
-    return putOnBench(services, who, id, { mode, setting, seed: drawn, ...(shows ? { aim } : {}) });
+    return putOnBench(services, who, id, { mode, setting, seed: drawn, ...(shows ? { aim } : {}) }, occasion);
   }
   const first =
     instrument.first !== undefined &&
@@ -71,7 +73,7 @@ export async function newSetting(
       where: { personId: who.id, kind: instrument.kind, item: { setting: { model: chosen.id } } },
     })) === 0;
   const setting = makeSetting(instrument, chosen, conventions, mode, drawn, first);
-  return putOnBench(services, who, id, { mode, setting, seed: drawn });
+  return putOnBench(services, who, id, { mode, setting, seed: drawn }, occasion);
 }
 
 /** Keeps a setting for a reader; one that has this id already stays as it is. @throws Problem */
@@ -81,20 +83,17 @@ export async function putOnBench(
   id: string,
   {
     seed,
-    questionId = null,
     ...what
-  }: Pick<ExerciseNamed<'setting'>, 'mode' | 'setting' | 'aim'> & {
-    readonly seed: number | null;
-    readonly questionId?: string | null;
-  },
+  }: Pick<ExerciseNamed<'setting'>, 'mode' | 'setting' | 'aim'> & { readonly seed: number | null },
+  occasion: Occasion,
 ): Promise<SettingAnswer> {
   const exercise = { format: exerciseFormat, of: 'setting', ...what } as const;
-  const laid = { id, personId: who.id, conventionsId: who.conventionsId, questionId, seed, exercise };
+  const laid = { ...occasion, id, personId: who.id, conventionsId: who.conventionsId, seed, exercise };
   if (!(await layOut(services, laid)))
     return settingAnswer(services, who, await ownStation(services, who, id));
   const station = await stationOf(services.kept, laid);
   services.kept.settings.set(id, station);
-  return answerWith(who, station, [], await isHeldBack(services, questionId));
+  return answerWith(who, station, [], await isHeldBack(services, laid));
 }
 
 /** A setting as it may be shown to the one who reads it. */
@@ -107,7 +106,7 @@ export const settingAnswer = async (
     who,
     station,
     await triesAt(services, 'setting', station.laid.id),
-    await isHeldBack(services, station.laid.questionId),
+    await isHeldBack(services, station.laid),
   );
 
 function answerWith(
@@ -130,9 +129,10 @@ function answerWith(
     estimated: isEstimated(readingOf(instrument, setting, station.conventions)),
     mayHear: spoken,
     shown: laid.questionId !== null,
+    task: laid.taskId,
     held,
     attempts: tries.map((own) => answerTo(station, { own, all: tries }, held)),
-    triesLeft: held && tries.length > 0 ? 0 : leftOf(tries),
+    triesLeft: held && tries.length > 0 ? 0 : leftOf(tries, laid),
   };
 }
 
@@ -144,15 +144,14 @@ export async function takeAttempt(
   { id, ...answer }: NewAttempt,
 ): Promise<AttemptAnswer> {
   const { laid, conventions } = station;
-  const held = await isHeldBack(services, laid.questionId);
+  const held = await isHeldBack(services, laid);
   const tried = await takeTry(
     services,
     who,
-    { of: 'setting', exerciseId: laid.id },
+    laid,
     { id, answer: { ...answer, parts: answer.parts ?? null } },
     () => rejectRangeErrors(() => judgeExercise(laid.exercise, answer, conventions)),
-    // One answer each, until it is told what is right.
-    held ? 1 : triesAllowed,
+    held,
   );
   if (laid.questionId !== null) for (const { id: classId } of who.classes) services.publish.answers(classId);
   return answerTo(station, tried, held);
@@ -170,7 +169,7 @@ export function wordsFor({ spoken }: Caller, station: Station, hands: NewAttempt
 export async function presetsFor(services: Services, station: Station): Promise<PresetsAnswer> {
   const tries = await triesAt(services, 'setting', station.laid.id);
   const last = tries.at(-1);
-  if (!last || !closed(tries) || (await isHeldBack(services, station.laid.questionId)))
+  if (!last || !closed(tries, station.laid) || (await isHeldBack(services, station.laid)))
     throw new Problem('setting-open');
   const left = handled(station, last.answer);
   if (left instanceof NotReady) throw new Problem('setting-open');

@@ -8,6 +8,7 @@ import { everybodyIn } from './classes';
 /** Logbooks of the class $1, its settings and tables that somebody worked, and its questions, as SQL. */
 const books = `select l.id from logbooks l join investigations i on i.id = l.investigation_id where i.class_id = $1`;
 const questions = 'select id from class_questions where class_id = $1';
+const tasks = 'select id from tasks where class_id = $1';
 /** Students who are in this class and in no other, and in no logbook of another. */
 const itsOwn = `
   select p.id from people p where p.role = 'student'
@@ -17,7 +18,7 @@ const itsOwn = `
      and not exists (select 1 from logbook_members m where m.person_id = p.id and m.logbook_id not in (${books}))`;
 const exercises = `
   select id from exercises
-   where person_id in (select id from its_own) or question_id in (${questions})
+   where person_id in (select id from its_own) or question_id in (${questions}) or task_id in (${tasks})
       or conventions_id in (select id from class_conventions where class_id = $1)`;
 
 /** In this order: nothing names a row that is gone. `its_own` holds the students who go with the class. */
@@ -31,7 +32,8 @@ const steps = [
   `delete from logbook_members where logbook_id in (${books})`,
   `delete from tries where exercise_id in (${exercises}) or person_id in (select id from its_own)`,
   `delete from exercises where id in (${exercises})`,
-  // Reviews go with the logbook, reveals with the question; tasks and comparisons with the class.
+  `delete from reveals where of_id in (${questions}) or of_id in (${tasks})`,
+  // Reviews go with the logbook; tasks and comparisons with the class.
   `delete from logbooks where id in (${books})`,
   `delete from investigations where class_id = $1`,
   `delete from class_question_ends where question_id in (${questions})`,

@@ -102,16 +102,20 @@ describe('a class as a whole', () => {
     const xanthe = (await models.people.findOne({ where: { name: 'Xanthe Reed' } }))!;
     await models.classStudents.create({ classId: other.id, personId: xanthe.id, nameKey: 'xanthe reed' });
     const students = await models.classStudents.findAll({ where: { classId } });
-    await owner.post(`${path()}/question`, { id: randomUUID(), kind: 'ruler' });
+    const [asked, set] = [randomUUID(), randomUUID()];
+    await owner.post(`${path()}/question`, { id: asked, kind: 'ruler' });
     await owner.post(`${path()}/tasks`, {
-      id: randomUUID(),
+      id: set,
       kinds: ['ruler'],
       settings: 3,
       benches: [],
       due: null,
       place: 'home',
       note: '',
+      answers: 'held',
     });
+    await owner.post(`${path()}/tasks/${set}`, { shown: true });
+    await owner.post(`${path()}/question/reveal`, {});
     const everything = async () => {
       const tables = await sequelize.query<{ name: string }>(
         `select table_name as name from information_schema.tables
@@ -131,6 +135,8 @@ describe('a class as a whole', () => {
     };
     const gone = [
       classId,
+      asked,
+      set,
       demoClass.code,
       '89504e470d0a1a0a00c0ffee',
       ...students.map(({ personId }) => personId).filter((id) => id !== xanthe.id),

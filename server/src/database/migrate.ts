@@ -18,6 +18,7 @@ import * as reviews from './migrations/0015-reviews';
 import * as tasks from './migrations/0016-tasks';
 import * as calls from './migrations/0017-calls';
 import * as putAway from './migrations/0018-put-away';
+import * as heldBy from './migrations/0019-held-by';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -39,6 +40,7 @@ const migrations = {
   '0016-tasks': tasks,
   '0017-calls': calls,
   '0018-put-away': putAway,
+  '0019-held-by': heldBy,
 } as const;
 
 /** The names of all migrations, in order. */

@@ -1,5 +1,11 @@
 import { readStored, storedExercise } from '@green-beam/contract';
-import { practisedBy, type Exercise, type ExerciseNamed, type ExerciseOf } from '@green-beam/core';
+import {
+  practisedBy,
+  triesAllowed,
+  type Exercise,
+  type ExerciseNamed,
+  type ExerciseOf,
+} from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import type { ExerciseRow } from '../database/models';
@@ -10,11 +16,12 @@ import type { Services } from '../services';
 /** Keeps an exercise for a person; false where there is one with this id already. */
 export async function layOut(
   { database, now }: Services,
-  { id, personId, conventionsId, questionId, seed, exercise }: Laid,
+  { id, personId, conventionsId, questionId, taskId, heldBy, triesAllowed: allowed, seed, exercise }: Laid,
 ): Promise<boolean> {
   const added = await database.sequelize.query(
-    `insert into exercises (id, person_id, conventions_id, kind, seed, item, question_id, created_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing returning id`,
+    `insert into exercises
+       (id, person_id, conventions_id, kind, seed, item, question_id, created_at, task_id, held_by, tries_allowed)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) on conflict (id) do nothing returning id`,
     {
       type: QueryTypes.SELECT,
       bind: [
@@ -26,6 +33,9 @@ export async function layOut(
         JSON.stringify(exercise),
         questionId,
         now(),
+        taskId,
+        heldBy,
+        allowed,
       ],
     },
   );
@@ -50,13 +60,14 @@ export async function ownExercise<Of extends ExerciseOf>(
 const isOf = <Of extends ExerciseOf>(exercise: Exercise, of: Of): exercise is ExerciseNamed<Of> =>
   exercise.of === of;
 
-function asLaid({ id, personId, conventionsId, questionId, seed, item }: ExerciseRow): Laid {
+function asLaid(row: ExerciseRow): Laid {
+  const { id, personId, conventionsId, seed, item } = row;
   return {
-    id,
-    personId,
-    conventionsId,
-    seed,
-    questionId: questionId ?? null,
+    ...{ id, personId, conventionsId, seed },
+    questionId: row.questionId ?? null,
+    taskId: row.taskId ?? null,
+    heldBy: row.heldBy ?? null,
+    triesAllowed: row.triesAllowed ?? triesAllowed,
     exercise: readStored(storedExercise, item, 'exercise'),
   };
 }

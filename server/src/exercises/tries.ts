@@ -1,16 +1,13 @@
 import { readStored, storedTry } from '@green-beam/contract';
-import {
-  triesAllowed,
-  type Answers,
-  type ExerciseOf,
-  type JudgedAnswer,
-  type Verdicts,
-} from '@green-beam/core';
+import { type Answers, type ExerciseOf, type JudgedAnswer, type Verdicts } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import type { TryRow } from '../database/models';
 import { Problem } from '../http/problem';
+import type { Laid } from '../kept/laid';
 import type { Services } from '../services';
+
+type Allowed = Pick<Laid, 'triesAllowed'>;
 
 /** One try at an exercise. */
 export interface Try<Of extends ExerciseOf> extends JudgedAnswer<Verdicts[Of]> {
@@ -54,37 +51,39 @@ export function asTry<Of extends ExerciseOf>(of: Of, row: TryRow): Try<Of> {
 }
 
 /** True once it was answered rightly, or as often as is allowed. */
-export const closed = (tries: readonly Try<ExerciseOf>[]): boolean =>
+export const closed = (tries: readonly Try<ExerciseOf>[], { triesAllowed }: Allowed): boolean =>
   tries.length >= triesAllowed || tries.some(({ verdict }) => verdict.outcome === 'right');
 
 /** How many tries were left after one of them; none once the exercise was over. */
-export function leftAfter({ own, all }: Tried<ExerciseOf>): number {
+export function leftAfter({ own, all }: Tried<ExerciseOf>, allowed: Allowed): number {
   const until = all.filter(({ ordinal }) => ordinal <= own.ordinal);
-  return closed(until) ? 0 : triesAllowed - until.length;
+  return closed(until, allowed) ? 0 : allowed.triesAllowed - until.length;
 }
 
 /** How many tries are left at an exercise as it stands. */
-export function leftOf<Of extends ExerciseOf>(all: readonly Try<Of>[]): number {
+export function leftOf<Of extends ExerciseOf>(all: readonly Try<Of>[], allowed: Allowed): number {
   const own = all.at(-1);
-  return own ? leftAfter({ own, all }) : triesAllowed;
+  return own ? leftAfter({ own, all }, allowed) : allowed.triesAllowed;
 }
 
 /**
  * Judges a try and keeps it. What cannot be read as an answer costs no try and is not kept. A repeated request with the same id
- * gets the same answer. @throws Problem
+ * gets the same answer. @param held one answer each, until it is told what is right. @throws Problem
  */
 export async function takeTry<Of extends ExerciseOf>(
   services: Services,
   who: Caller,
-  { of, exerciseId }: { readonly of: Of; readonly exerciseId: string },
+  laid: Laid<Of>,
   { id, answer }: { readonly id: string; readonly answer: Answers[Of] },
   judge: () => JudgedAnswer<Verdicts[Of]>,
-  allowed = triesAllowed,
+  held = false,
 ): Promise<Tried<Of>> {
+  const { id: exerciseId, triesAllowed } = laid;
+  const of = laid.exercise.of as Of;
   const before = await triesAt(services, of, exerciseId);
   const repeated = before.find((one) => one.id === id);
   if (repeated) return { own: repeated, all: before };
-  if (closed(before) || before.length >= allowed) throw new Problem('setting-closed');
+  if (closed(before, { triesAllowed: held ? 1 : triesAllowed })) throw new Problem('setting-closed');
   const own: Try<Of> = { id, ordinal: before.length + 1, answer, ...judge() };
   if (own.verdict.outcome !== 'right' && own.verdict.outcome !== 'wrong') return { own, all: before };
   if (await add(services, who, exerciseId, own)) {
@@ -94,7 +93,7 @@ export async function takeTry<Of extends ExerciseOf>(
   // Another id at this place: two tries crossed. Or the id belongs to another exercise.
   const elsewhere = await services.database.models.tries.findByPk(id);
   if (elsewhere && elsewhere.exerciseId !== exerciseId) throw new Problem('already-used');
-  return takeTry(services, who, { of, exerciseId }, { id, answer }, judge, allowed);
+  return takeTry(services, who, laid, { id, answer }, judge, held);
 }
 
 /** Keeps a try; false where its id or its place is taken. */

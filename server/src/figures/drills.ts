@@ -18,10 +18,12 @@ import {
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
 import { layOut, ownExercise } from '../exercises/exercises';
+import { isHeldBack } from '../exercises/heldBack';
 import { leftAfter, leftOf, takeTry, triesAt, type Tried } from '../exercises/tries';
 import { rejectRangeErrors } from '../http/problem';
 import type { Laid } from '../kept/laid';
 import type { Services } from '../services';
+import { occasionOf } from '../tasks/occasion';
 
 /** Every drill, with what the caller can do with each. */
 export async function drillsFor({ kept }: Services, who: Caller): Promise<DrillsAnswer> {
@@ -40,7 +42,7 @@ export async function drillsFor({ kept }: Services, who: Caller): Promise<Drills
 export async function layOutDrill(
   services: Services,
   who: Caller,
-  { id, kind }: NewDrill,
+  { id, kind, task }: NewDrill,
 ): Promise<DrillAnswer> {
   const { kept, seed } = services;
   const drill = rejectRangeErrors(() => drillOf(kind));
@@ -50,7 +52,8 @@ export async function layOutDrill(
   const item = makeItem(drill, conventions, level, drawn);
   const exercise = { format: exerciseFormat, of: 'drill', kind: drill.kind, level, item } as const;
   const { conventionsId } = who;
-  const laid = { id, personId: who.id, conventionsId, questionId: null, seed: drawn, exercise };
+  const occasion = await occasionOf(services, who, drill.kind, task);
+  const laid = { ...occasion, id, personId: who.id, conventionsId, seed: drawn, exercise };
   const added = await layOut(services, laid);
   return drillAnswer(services, added ? laid : await ownExercise(services, who, 'drill', id));
 }
@@ -66,6 +69,7 @@ function levelFor(kind: string, tries: readonly FirstTry[]): number {
 export async function drillAnswer(services: Services, laid: Laid<'drill'>): Promise<DrillAnswer> {
   const { id, exercise } = laid;
   const tries = await triesAt(services, 'drill', id);
+  const held = await isHeldBack(services, laid);
   const { kind, item } = exercise;
   return {
     id,
@@ -76,8 +80,10 @@ export async function drillAnswer(services: Services, laid: Laid<'drill'>): Prom
     unmarked: drillOf(kind).unmarked ?? false,
     unitChoices: item.unitChoices,
     choices: item.choices ?? null,
-    attempts: tries.map((own) => answerTo(laid, { own, all: tries })),
-    triesLeft: leftOf(tries),
+    attempts: tries.map((own) => answerTo(laid, { own, all: tries }, held)),
+    task: laid.taskId,
+    held,
+    triesLeft: held && tries.length > 0 ? 0 : leftOf(tries, laid),
   };
 }
 
@@ -88,17 +94,19 @@ export async function answerDrill(
   laid: Laid<'drill'>,
   { id, ...answer }: NewDrillAttempt,
 ): Promise<DrillAttemptAnswer> {
-  const { id: exerciseId, exercise } = laid;
   const conventions = await services.kept.conventions(laid.conventionsId);
-  const tried = await takeTry(services, who, { of: 'drill', exerciseId }, { id, answer }, () =>
-    judgeExercise(exercise, answer, conventions),
-  );
-  return answerTo(laid, tried);
+  const held = await isHeldBack(services, laid);
+  const judge = () => judgeExercise(laid.exercise, answer, conventions);
+  return answerTo(laid, await takeTry(services, who, laid, { id, answer }, judge, held), held);
 }
 
-function answerTo({ exercise, seed }: Laid<'drill'>, tried: Tried<'drill'>): DrillAttemptAnswer {
+/** @param held true while nothing is told but that it was answered at all. */
+function answerTo(laid: Laid<'drill'>, tried: Tried<'drill'>, held: boolean): DrillAttemptAnswer {
+  const { exercise, seed } = laid;
   const { id, answer, verdict } = tried.own;
-  const triesLeft = leftAfter(tried);
+  if (held && (verdict.outcome === 'right' || verdict.outcome === 'wrong'))
+    return { id, ...answer, verdict: { outcome: 'held' }, triesLeft: 0, solution: null };
+  const triesLeft = leftAfter(tried, laid);
   const { item, kind, level } = exercise;
   return {
     id,

@@ -13,6 +13,7 @@ import type { Caller } from '../access/caller';
 import { layOut, ownExercise } from '../exercises/exercises';
 import { leftAfter, takeTry } from '../exercises/tries';
 import { Problem } from '../http/problem';
+import { ofOnesOwn } from '../kept/laid';
 import type { Services } from '../services';
 
 /** Keeps what was written for a letter of a formula, judged as the page judged it. @throws Problem */
@@ -57,11 +58,11 @@ async function keep<Of extends 'rearranging' | 'table'>(
   given: { readonly id: string; readonly answer: Answers[Of] },
 ): Promise<PractisedAnswer> {
   const { conventionsId } = who;
-  const own = { id: exerciseId, personId: who.id, conventionsId, questionId: null, seed, exercise };
+  const own = { ...ofOnesOwn, id: exerciseId, personId: who.id, conventionsId, seed, exercise };
   const laid = (await layOut(services, own)) ? own : await ownExercise(services, who, of, exerciseId);
   const conventions = await services.kept.conventions(laid.conventionsId);
-  const tried = await takeTry(services, who, { of, exerciseId }, given, () =>
+  const tried = await takeTry(services, who, laid, given, () =>
     judgeExercise(laid.exercise, given.answer, conventions),
   );
-  return { id: given.id, verdict: tried.own.verdict, triesLeft: leftAfter(tried) };
+  return { id: given.id, verdict: tried.own.verdict, triesLeft: leftAfter(tried, laid) };
 }

@@ -7,13 +7,13 @@ import { Fold, overlapMs, type Practice, type Row } from './practice';
 const triesRead = 1_500;
 
 /**
- * What the record of a person is called, as SQL: another as soon as something was added to it, or told of. Answers to a question that is
- * held back are in no practice until it is revealed.
+ * What the record of a person is called, as SQL: another as soon as something was added to it, or told of. Answers that are held
+ * back are in no practice until they are revealed.
  */
 export const recordOf = (person: string): string =>
   `(select concat(
       (select id from tries where person_id = ${person} order by created_at desc limit 1), ' ',
-      (select max(r.created_at) from class_question_reveals r join exercises x on x.question_id = r.question_id
+      (select max(r.created_at) from reveals r join exercises x on x.held_by = r.of_id
         where x.person_id = ${person})))`;
 
 /** Everybody's practice, gathered once and added to. Whether something is new is asked of the database each time. */
@@ -67,14 +67,14 @@ export class Practices {
              where own.person_id = c.person and own.created_at > c.since
              order by own.created_at desc limit ${triesRead})
            union all
-           (select own.*, r.created_at as seen from class_question_reveals r
-              join exercises x on x.question_id = r.question_id and x.person_id = c.person
+           (select own.*, r.created_at as seen from reveals r
+              join exercises x on x.held_by = r.of_id and x.person_id = c.person
               join tries own on own.exercise_id = x.id
              where r.created_at > c.since and own.created_at <= c.since)
          ) t
          join exercises e on e.id = t.exercise_id
-         left join class_question_reveals told on told.question_id = e.question_id
-        where e.question_id is null or told.question_id is not null
+         left join reveals told on told.of_id = e.held_by
+        where e.held_by is null or told.of_id is not null
         order by t.seen, t.ordinal`,
       {
         type: QueryTypes.SELECT,

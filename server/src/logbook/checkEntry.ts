@@ -16,8 +16,8 @@ const longestCell = 60;
 /** Of an answer that is held back not even that it may be taken along is told. */
 const onTheBench = {
   [Op.in]: literal(
-    `(select e.id from exercises e where e.item->>'of' = 'setting' and (e.question_id is null or exists
-      (select 1 from class_question_reveals r where r.question_id = e.question_id)))`,
+    `(select e.id from exercises e where e.item->>'of' = 'setting' and (e.held_by is null or exists
+      (select 1 from reveals r where r.of_id = e.held_by)))`,
   ),
 };
 

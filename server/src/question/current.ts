@@ -1,6 +1,7 @@
 import { readStored, storedSetting } from '@green-beam/contract';
 import type { Setting } from '@green-beam/core';
 import type { ClassQuestionRow } from '../database/models';
+import { reveal } from '../exercises/heldBack';
 import type { Services } from '../services';
 
 /** What a class is shown now; null for nothing. */
@@ -16,13 +17,9 @@ export async function currentQuestion(
   return ended ? null : row;
 }
 
-/** Has answers to a question told of from now on; twice is harmless. */
-export const revealOf = async ({ database }: Services, questionId: string): Promise<void> =>
-  void (await database.models.classQuestionReveals.bulkCreate([{ questionId }], { ignoreDuplicates: true }));
-
 /** However many end it at once, it ends once. Whoever answered is told then. */
 export async function endOf(services: Services, questionId: string): Promise<void> {
-  await revealOf(services, questionId);
+  await reveal(services, questionId);
   await services.database.models.classQuestionEnds.bulkCreate([{ questionId }], { ignoreDuplicates: true });
 }
 

@@ -14,13 +14,14 @@ import {
   presetComparison,
 } from '@green-beam/core';
 import { putOnBench } from '../bench/service';
-import { isHeldBack } from '../exercises/heldBack';
+import { isHeldBack, reveal } from '../exercises/heldBack';
 import type { ClassQuestionRow } from '../database/models';
 import { asTry } from '../exercises/tries';
 import { Problem } from '../http/problem';
+import { ofOnesOwn } from '../kept/laid';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
-import { currentQuestion, endOf, revealOf, settingOf } from './current';
+import { currentQuestion, endOf, settingOf } from './current';
 
 /** Ends what is shown. Ending it twice is harmless. */
 export async function endQuestion(services: Services, classId: string): Promise<void> {
@@ -33,7 +34,7 @@ export async function endQuestion(services: Services, classId: string): Promise<
 export async function revealQuestion(services: Services, classId: string): Promise<StaffQuestionAnswer> {
   const current = await currentQuestion(services, classId);
   if (!current) throw new Problem('not-found', 'Nothing is shown to the class.');
-  await revealOf(services, current.id);
+  await reveal(services, current.id);
   services.publish.question(classId);
   return staffQuestionFor(services, classId);
 }
@@ -51,7 +52,7 @@ export async function questionFor(
 export async function staffQuestionFor(services: Services, classId: string): Promise<StaffQuestionAnswer> {
   const row = await currentQuestion(services, classId);
   if (!row) return { question: null };
-  const revealed = !(await isHeldBack(services, row.id));
+  const revealed = !(await isHeldBack(services, { heldBy: row.id }));
   const { body: conventions } = await services.kept.conventionsInForce(classId);
   const stored = settingOf(row);
   const { instrument, setting } = apparatusOf({ setting: stored }, conventions);
@@ -111,12 +112,17 @@ export async function takeQuestion(
     attributes: ['id'],
     where: { questionId: row.id, personId: who.id },
   });
-  return putOnBench(services, who, known?.id ?? id, {
-    mode: 'read',
-    seed: null,
-    setting: settingOf(row),
-    questionId: row.id,
-  });
+  return putOnBench(
+    services,
+    who,
+    known?.id ?? id,
+    {
+      mode: 'read',
+      seed: null,
+      setting: settingOf(row),
+    },
+    { ...ofOnesOwn, questionId: row.id, heldBy: row.id },
+  );
 }
 
 /** A question belongs to a class; its students and staff may take it. @throws Problem */

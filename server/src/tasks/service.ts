@@ -6,16 +6,17 @@ import {
   type TaskChange,
   type TasksAnswer,
 } from '@green-beam/contract';
-import { hasBegun, isFor } from '@green-beam/core';
+import { hasBegun, isFor, type SetWork } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
+import { reveal } from '../exercises/heldBack';
 import { Problem } from '../http/problem';
 import { recordOf } from '../kept/practices';
 import { familiesIn } from '../kept/families';
 import { joinSeat, studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
-import { gathered, progressIn, tasksIn, workOf } from './work';
+import { gathered, progressIn, takenFor, tasksIn, workOf } from './work';
 
 const mostTasks = 400;
 
@@ -35,9 +36,10 @@ export async function ownTasks(services: Services, { id, classes: [own] }: Calle
     (task) => !task.withdrawn && hasBegun(task, now) && isFor(task, { id, bench: seat?.bench ?? null }),
   );
   if (tasks.length === 0) return { tasks: [] };
-  const [work, families] = await Promise.all([
+  const [work, families, taken] = await Promise.all([
     gathered(services, tasks, [{ id, record: seat?.record ?? null }]),
     familiesIn(sequelize, own.id),
+    takenFor(services, tasks, id),
   ]);
   return {
     tasks: tasks.map((task) => {
@@ -46,6 +48,7 @@ export async function ownTasks(services: Services, { id, classes: [own] }: Calle
         ...task,
         ...progress,
         progress: kinds,
+        taken: taken.get(task.id) ?? [],
         books: books.map(({ family, done }) => ({
           family,
           done,
@@ -93,6 +96,19 @@ export async function setTask(
   if (known && known.classId !== classId) throw new Problem('already-used');
   if ((await models.tasks.count({ where: { classId } })) >= mostTasks)
     throw new Problem('not-valid', `A class has ${mostTasks} tasks at most.`);
+  await areThere(services, classId, body);
+  await models.tasks.bulkCreate([{ id, classId, body, withdrawn: false }], { ignoreDuplicates: true });
+  services.publish.question(classId);
+  return tasksOf(services, who, classId);
+}
+
+/** @throws Problem where somebody that work is for, or what is to be handed in, is gone */
+async function areThere(
+  { database }: Services,
+  classId: string,
+  body: Pick<SetWork, 'benches' | 'students' | 'investigations'>,
+): Promise<void> {
+  const { models } = database;
   const there = async (what: string, wanted: readonly string[], count: Promise<number>) => {
     if ((await count) < new Set(wanted).size)
       throw new Problem('not-valid', `One of these ${what} is not there any more.`);
@@ -116,25 +132,29 @@ export async function setTask(
       where: { classId, personId: null, familyId: [...body.investigations] },
     }),
   );
-  await models.tasks.bulkCreate([{ id, classId, body, withdrawn: false }], { ignoreDuplicates: true });
-  services.publish.question(classId);
-  return tasksOf(services, who, classId);
 }
 
-/** Takes a task back, sets it again, or has it due another day. What was read stays read. @throws Problem */
+/**
+ * Takes a task back, sets it again, has it due another day, shows its answers, or has it ask something else. What was read stays read, and
+ * what is on the bench stays as it is. Whatever no longer holds answers back shows them. @throws Problem
+ */
 export async function changeTask(
   services: Services,
   who: Caller,
   classId: string,
   taskId: string,
-  { withdrawn, due }: TaskChange,
+  { withdrawn, due, shown, work }: TaskChange,
 ): Promise<TasksAnswer> {
   const row = await services.database.models.tasks.findOne({ where: { id: taskId, classId } });
   if (!row) throw new Problem('not-found');
-  await row.update({
-    ...(withdrawn === undefined ? {} : { withdrawn }),
-    ...(due === undefined ? {} : { body: { ...readStored(storedSetWork, row.body, 'task'), due } }),
-  });
+  if (work) await areThere(services, classId, work);
+  const body = {
+    ...readStored(storedSetWork, row.body, 'task'),
+    ...work,
+    ...(due === undefined ? {} : { due }),
+  };
+  await row.update({ body, ...(withdrawn === undefined ? {} : { withdrawn }) });
+  if (withdrawn || shown || work?.answers === 'at once') await reveal(services, taskId);
   services.publish.question(classId);
   return tasksOf(services, who, classId);
 }

@@ -1,5 +1,8 @@
 import type {
+  AttemptAnswer,
   BenchesAnswer,
+  DrillAnswer,
+  DrillAttemptAnswer,
   LogbooksAnswer,
   MarksAnswer,
   OwnTasksAnswer,
@@ -34,18 +37,24 @@ const task = (rest: object = {}) => ({
 });
 const set = (rest: object = {}) => teacher.post<TasksAnswer>(`${path}/tasks`, task(rest));
 const own = async (browser: Browser) => (await browser.get<OwnTasksAnswer>('/api/tasks')).body.tasks;
-async function readRuler(browser: Browser): Promise<void> {
+async function readRuler(browser: Browser, of?: string, kind = 'ruler'): Promise<AttemptAnswer> {
   const { body } = await browser.post<SettingAnswer>('/api/bench/settings', {
     id: randomUUID(),
-    kind: 'ruler',
+    kind,
     mode: 'read',
+    task: of,
   });
-  await browser.post(`/api/bench/settings/${body.id}/attempts`, {
+  const answer = { id: randomUUID(), text: '1.00', unit: 'cm', hands: null };
+  return (await browser.post<AttemptAnswer>(`/api/bench/settings/${body.id}/attempts`, answer)).body;
+}
+async function workCounting(browser: Browser, of?: string): Promise<DrillAttemptAnswer> {
+  const { body } = await browser.post<DrillAnswer>('/api/drills/items', {
     id: randomUUID(),
-    text: '1.00',
-    unit: 'cm',
-    hands: null,
+    kind: 'counting',
+    task: of,
   });
+  const answer = { id: randomUUID(), text: '99', unit: '' };
+  return (await browser.post<DrillAttemptAnswer>(`/api/drills/items/${body.id}/attempts`, answer)).body;
 }
 
 describe('practice that is set', () => {
@@ -119,11 +128,7 @@ describe('practice that is set', () => {
     });
     expect((await own(reader)).some(({ note }) => note === 'not yet')).toBe(false);
     expect((await own(other)).some((one) => one.id === id)).toBe(false);
-    const { body: item } = await reader.post<{ id: string }>('/api/drills/items', {
-      id: randomUUID(),
-      kind: 'counting',
-    });
-    await reader.post(`/api/drills/items/${item.id}/attempts`, { id: randomUUID(), text: '99', unit: '' });
+    await workCounting(reader);
     expect(await line()).toMatchObject({ progress: [{ read: 1, done: true }], done: false });
     const state = async () => {
       const { body } = await teacher.get<MarksAnswer>(`${path}/marks`);
@@ -139,7 +144,80 @@ describe('practice that is set', () => {
     expect(await state()).toEqual([5, 'done']);
   });
 
+  it('counts what is taken for it alone, and as often as it says', async () => {
+    const student = await harness.asStudent('Xanthe Reed');
+    const id = randomUUID();
+    await set({ id, kinds: ['ruler', 'counting'], settings: 1, tries: 1 });
+    const progress = async () => (await own(student)).find((one) => one.id === id)!.progress;
+    await readRuler(student);
+    expect(await progress()).toMatchObject([{ read: 0 }, { read: 0 }]);
+    const read = await readRuler(student, id);
+    expect(read).toMatchObject({ triesLeft: 0, solution: expect.anything() });
+    const item = await workCounting(student, id);
+    expect(item).toMatchObject({ triesLeft: 0, solution: expect.anything() });
+    expect(await progress()).toMatchObject([{ read: 1 }, { read: 1 }]);
+    // Once taken back, it is practice like any other.
+    await teacher.post(`${path}/tasks/${id}`, { withdrawn: true });
+    expect(await readRuler(student, id)).toMatchObject({ triesLeft: 2, solution: null });
+  });
+
+  it('holds its answers back until they are shown, in everything that is told', async () => {
+    const student = await harness.asStudent('Xanthe Reed');
+    const id = randomUUID();
+    const skills = async () =>
+      JSON.stringify([(await student.get('/api/bench')).body, (await student.get('/api/drills')).body]);
+    await set({ id, kinds: ['micrometer', 'counting'], settings: 1, answers: 'held' });
+    const before = await skills();
+    const read = await readRuler(student, id, 'micrometer');
+    expect(read).toMatchObject({ verdict: { outcome: 'held' }, parts: [], triesLeft: 0, solution: null });
+    const worked = await workCounting(student, id);
+    expect(worked).toMatchObject({ verdict: { outcome: 'held' }, triesLeft: 0, solution: null });
+    const line = async () => (await own(student)).find((one) => one.id === id)!;
+    const { taken } = await line();
+    expect(await line()).toMatchObject({ done: true, shown: false });
+    expect(taken.map(({ of }) => of)).toEqual(['setting', 'drill']);
+    const [setting, item] = taken.map((one) => one.id);
+    const looks = async () => [
+      (await student.get<SettingAnswer>(`/api/bench/settings/${setting}`)).body,
+      (await student.get<DrillAnswer>(`/api/drills/items/${item}`)).body,
+    ];
+    for (const look of await looks())
+      expect(look).toMatchObject({ held: true, triesLeft: 0, attempts: [{ verdict: { outcome: 'held' } }] });
+    expect((await student.get(`/api/bench/settings/${setting}/presets`)).status).toBe(409);
+    expect(await skills()).toBe(before);
+    const again = { id: randomUUID(), text: '2.00', unit: 'mm', hands: null };
+    expect((await student.post(`/api/bench/settings/${setting}/attempts`, again)).status).toBe(409);
+
+    await teacher.post(`${path}/tasks/${id}`, { shown: true });
+    expect(await line()).toMatchObject({ done: true, shown: true });
+    for (const look of await looks()) expect(look).toMatchObject({ held: false, triesLeft: 2 });
+    expect(await skills()).not.toBe(before);
+    await teacher.post(`${path}/tasks/${id}`, { withdrawn: true });
+  });
+
+  it('may ask something else while it runs: what was read stays read, what was held back is told where it is no more', async () => {
+    const student = await harness.asStudent('Xanthe Reed');
+    const id = randomUUID();
+    const work = { ...task(), id: undefined, kinds: ['ruler'], settings: 1, answers: 'held' };
+    await set({ ...work, id });
+    await readRuler(student, id);
+    const line = async () => (await own(student)).find((one) => one.id === id)!;
+    const change = (rest: object) =>
+      teacher.post<TasksAnswer>(`${path}/tasks/${id}`, { work: { ...work, ...rest } });
+    await change({ kinds: ['ruler', 'counting'], settings: 2, due: '2026-01-31T22:59:59.999Z' });
+    expect(await line()).toMatchObject({ progress: [{ read: 1 }, { read: 0 }], done: false, late: true });
+    await change({ settings: 1, answers: 'at once' });
+    expect(await line()).toMatchObject({ progress: [{ read: 1 }], done: true, shown: true, due: null });
+    await change({ students: [randomUUID()] }).then(({ status }) => expect(status).toBe(422));
+    await change({ kinds: [] }).then(({ status }) => expect(status).toBe(422));
+    expect(await line()).toMatchObject({ students: [], kinds: ['ruler'] });
+    await teacher.post(`${path}/tasks/${id}`, { withdrawn: true });
+  });
+
   it.each([
+    [{ answers: 'held', settings: null }, 'whether they are steady is not told'],
+    [{ tries: 4 }, 'At most 3 tries'],
+    [{ answers: 'never' }, 'told at once, or once it is shown'],
     [{ kinds: [], investigations: [] }, 'what is to be read'],
     [{ investigations: [randomUUID()] }, 'not there any more'],
     [{ students: [randomUUID()] }, 'not there any more'],

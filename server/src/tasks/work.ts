@@ -1,7 +1,6 @@
-import { readStored, storedSetWork, type TaskLine } from '@green-beam/contract';
-import { isFor, masteryOf, progressOf, type TaskProgress } from '@green-beam/core';
+import { readStored, storedSetWork, type OwnTask, type TaskLine } from '@green-beam/contract';
+import { hasOwnRules, isFor, masteryOf, progressOf, type TaskProgress } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
-import type { TaskRow } from '../database/models';
 import type { Practice } from '../kept/practice';
 import type { SeatedStudent } from '../kept/studentsIn';
 import type { Services } from '../services';
@@ -9,38 +8,47 @@ import type { Services } from '../services';
 /** So many are shown: the newest. */
 const tasksShown = 60;
 
-const lineOf = ({ id, body, withdrawn, createdAt }: TaskRow): TaskLine => ({
-  ...readStored(storedSetWork, body, 'task'),
-  id,
-  withdrawn,
-  setAt: (createdAt ?? new Date(0)).toISOString(),
-});
+/** The newest work that is set in a class. */
+export async function tasksIn({ database }: Services, classId: string): Promise<TaskLine[]> {
+  const rows = await database.sequelize.query<{
+    readonly id: string;
+    readonly body: unknown;
+    readonly withdrawn: boolean;
+    readonly shown: boolean;
+    readonly at: Date;
+  }>(
+    `select id, body, withdrawn, created_at as at, exists (select 1 from reveals where of_id = tasks.id) as shown
+       from tasks where class_id = $1 order by created_at desc, id limit ${tasksShown}`,
+    { type: QueryTypes.SELECT, bind: [classId] },
+  );
+  return rows.map(({ body, at, ...rest }) => ({
+    ...readStored(storedSetWork, body, 'task'),
+    ...rest,
+    setAt: at.toISOString(),
+  }));
+}
 
-export const tasksIn = async ({ database }: Services, classId: string): Promise<TaskLine[]> =>
-  (
-    await database.models.tasks.findAll({
-      where: { classId },
-      order: [
-        ['createdAt', 'desc'],
-        ['id', 'asc'],
-      ],
-      limit: tasksShown,
-    })
-  ).map(lineOf);
-
-/** First readings of some people since each task was set, by task, person and kind: one query. */
+/**
+ * First readings of some people since each task was set, by task, person and kind: one query. Of a task with rules of its own only those
+ * that were taken for it.
+ */
 async function readSince({ database }: Services, tasks: readonly TaskLine[], people: readonly string[]) {
   const counts = new Map<string, number>();
   if (tasks.length === 0 || people.length === 0) return counts;
   const rows = await database.sequelize.query<{ task: string; person: string; kind: string; read: string }>(
     `select s.id as task, t.person_id as person, e.kind, count(*) as read
-       from unnest($1::uuid[], $2::timestamptz[]) as s(id, since)
+       from unnest($1::uuid[], $2::timestamptz[], $4::boolean[]) as s(id, since, own)
        join tries t on t.person_id = any($3::uuid[]) and t.ordinal = 1 and t.created_at >= s.since
-       join exercises e on e.id = t.exercise_id
+       join exercises e on e.id = t.exercise_id and (not s.own or e.task_id = s.id)
       group by s.id, t.person_id, e.kind`,
     {
       type: QueryTypes.SELECT,
-      bind: [tasks.map(({ id }) => id), tasks.map(({ setAt }) => new Date(setAt)), [...people]],
+      bind: [
+        tasks.map(({ id }) => id),
+        tasks.map(({ setAt }) => new Date(setAt)),
+        [...people],
+        tasks.map(hasOwnRules),
+      ],
     },
   );
   for (const { task, person, kind, read } of rows) counts.set(`${task} ${person} ${kind}`, Number(read));
@@ -66,6 +74,21 @@ async function booksOf({ database }: Services, tasks: readonly TaskLine[], peopl
   );
   for (const { person, family, ...book } of rows) books.set(`${person} ${family}`, book);
   return books;
+}
+
+/** What somebody took for tasks that hold their answers, in order, by task. */
+export async function takenFor({ database }: Services, tasks: readonly TaskLine[], person: string) {
+  const held = tasks.filter(({ answers }) => answers === 'held').map(({ id }) => id);
+  const taken = new Map<string, OwnTask['taken'][number][]>();
+  if (held.length === 0) return taken;
+  const rows = await database.sequelize.query<OwnTask['taken'][number] & { readonly task: string }>(
+    `select e.id, e.task_id as task, e.kind, e.item->>'of' as of from exercises e
+      where e.person_id = $1 and e.task_id = any($2::uuid[]) and exists (select 1 from tries where exercise_id = e.id)
+      order by e.created_at, e.id`,
+    { type: QueryTypes.SELECT, bind: [person, held] },
+  );
+  for (const { task, ...own } of rows) taken.set(task, [...(taken.get(task) ?? []), own]);
+  return taken;
 }
 
 interface Gathered {

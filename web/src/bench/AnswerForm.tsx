@@ -45,7 +45,11 @@ export function AnswerForm({
     if (finished)
       return setting.shown
         ? void navigate('/bench')
-        : layOut.mutate({ kind: setting.kind, mode: setting.mode });
+        : layOut.mutate({
+            kind: setting.kind,
+            mode: setting.mode,
+            ...(setting.task ? { task: setting.task } : {}),
+          });
     if (text.trim() === '' || tries.waiting) return field.current?.focus();
     void keep(tries.check(text, unit, handsNow(), setting.parts.length > 0 ? parts : null));
     field.current?.select();

@@ -2,6 +2,7 @@ import type { AttemptAnswer, Solution } from '@green-beam/contract';
 import type { Explanation, Judgement } from '@green-beam/core';
 import { gaugeInWords, LevelGauge, type Gauge } from '@green-beam/drawing';
 import { Stated } from '../ui/Figure';
+import { KeptAnswer } from '../ui/KeptAnswer';
 
 /** What is to be said of a try: the gauge, the cause before the rule, and at the end how the reading is built up. */
 export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
@@ -13,13 +14,7 @@ export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
       </p>
     );
   }
-  if (verdict.outcome === 'held')
-    return (
-      <p role="status" className="border-l-4 border-beam pl-3">
-        <Stated text={`${attempt.text.trim()} ${attempt.unit}`} className="mr-3" />
-        Your answer is kept. What is right appears here when your teacher reveals it.
-      </p>
-    );
+  if (verdict.outcome === 'held') return <KeptAnswer text={attempt.text} unit={attempt.unit} />;
   const gauge = gaugeFor(verdict, solution);
   return (
     <div className="flex flex-col gap-4">

@@ -20,6 +20,8 @@ export interface Wanted {
   readonly kind: string;
   readonly mode: Mode;
   readonly model?: string;
+  /** The work that is set for which it is taken. */
+  readonly task?: string;
 }
 
 /** Puts a new setting on the bench and goes there. */

@@ -1,5 +1,5 @@
-import type { NewTask, TasksAnswer } from '@green-beam/contract';
-import { endOfDay, practisedKinds, startOfDay } from '@green-beam/core';
+import type { TasksAnswer } from '@green-beam/contract';
+import { endOfDay, isoDay, practisedKinds, startOfDay, type SetWork } from '@green-beam/core';
 import { useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
 import { CheckField, ChoiceField, TextField } from '../ui/fields';
@@ -21,34 +21,51 @@ const worths = [
   ['10', '10'],
 ] as const;
 
-/** What is to be read, drilled and handed in; for whom; from when to when; and what it counts. */
+/** How it is answered: how often, and when what is right is told. */
+const ways = [
+  ['3', '3 tries each; told at once'],
+  ['2', '2 tries each; told at once'],
+  ['1', '1 try each; told at once'],
+  ['held', '1 answer each; told when you show it'],
+] as const;
+const wayOf = ({ answers, tries }: Pick<SetWork, 'answers' | 'tries'>): string =>
+  answers === 'held' ? 'held' : String(tries);
+
+const dayOf = (instant: string | null): string => (instant === null ? '' : isoDay(instant));
+
+/** What is to be read, drilled and handed in; for whom; from when to when; how it is answered; and what it counts. */
 export function NewTaskForm({
   answer: { benches, students, investigations },
   busy,
+  of = null,
   onSet,
 }: {
   readonly answer: TasksAnswer;
   readonly busy: boolean;
-  readonly onSet: (task: NewTask, done: () => void) => void;
+  /** What is set already and is to ask something else; null for something new. */
+  readonly of?: SetWork | null;
+  readonly onSet: (work: SetWork, done: () => void) => void;
 }) {
-  const [kinds, setKinds] = useState<readonly string[]>([]);
-  const [families, setFamilies] = useState<readonly string[]>([]);
-  const [onlyBenches, setOnlyBenches] = useState<readonly string[]>([]);
-  const [onlyStudents, setOnlyStudents] = useState<readonly string[]>([]);
-  const [until, setUntil] = useState('steady');
-  const [place, setPlace] = useState<NewTask['place']>('lesson');
-  const [from, setFrom] = useState('');
-  const [due, setDue] = useState('');
-  const [counts, setCounts] = useState('0');
-  const [note, setNote] = useState('');
+  const [kinds, setKinds] = useState<readonly string[]>(of?.kinds ?? []);
+  const [families, setFamilies] = useState<readonly string[]>(of?.investigations ?? []);
+  const [onlyBenches, setOnlyBenches] = useState<readonly string[]>(of?.benches ?? []);
+  const [onlyStudents, setOnlyStudents] = useState<readonly string[]>(of?.students ?? []);
+  const [until, setUntil] = useState(of ? String(of.settings ?? 'steady') : 'steady');
+  const [place, setPlace] = useState<SetWork['place']>(of?.place ?? 'lesson');
+  const [from, setFrom] = useState(dayOf(of?.from ?? null));
+  const [due, setDue] = useState(dayOf(of?.due ?? null));
+  const [counts, setCounts] = useState(String(of?.counts ?? 0));
+  const [way, setWay] = useState(of ? wayOf(of) : '3');
+  const [note, setNote] = useState(of?.note ?? '');
   const only = onlyBenches.length + onlyStudents.length;
+  // What is not told cannot become steady.
+  const countsSettings = way === 'held' && until === 'steady';
   const submit = (event: FormEvent) => {
     event.preventDefault();
     onSet(
       {
-        id: crypto.randomUUID(),
         kinds,
-        settings: until === 'steady' ? null : Number(until),
+        settings: countsSettings ? 3 : until === 'steady' ? null : Number(until),
         investigations: families,
         benches: onlyBenches,
         students: onlyStudents,
@@ -57,6 +74,8 @@ export function NewTaskForm({
         place,
         note: note.trim(),
         counts: Number(counts),
+        tries: way === 'held' ? 3 : Number(way),
+        answers: way === 'held' ? 'held' : 'at once',
       },
       () => {
         setKinds([]);
@@ -68,7 +87,7 @@ export function NewTaskForm({
   const practised = (of: 'reading' | 'drill') =>
     practisedKinds.filter((own) => own.of === of).map(({ kind, name }) => [kind, name] as const);
   return (
-    <form onSubmit={submit} aria-label="Set work" className="flex flex-col gap-4">
+    <form onSubmit={submit} aria-label={of ? 'Change work' : 'Set work'} className="flex flex-col gap-4">
       <fieldset>
         <legend className="mb-1 font-bold">What is to be read</legend>
         <Choices of={practised('reading')} chosen={kinds} onChange={setKinds} />
@@ -101,7 +120,13 @@ export function NewTaskForm({
         />
       </Fold>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
-        <ChoiceField label="How long" value={until} choices={untils} onChange={setUntil} />
+        <ChoiceField
+          label="How long"
+          value={countsSettings ? '3' : until}
+          choices={way === 'held' ? untils.slice(1) : untils}
+          onChange={setUntil}
+        />
+        <ChoiceField label="How it is answered" value={way} choices={ways} onChange={setWay} />
         <ChoiceField
           label="Where"
           value={place}
@@ -122,7 +147,7 @@ export function NewTaskForm({
         className="self-start"
         disabled={busy || kinds.length + families.length === 0}
       >
-        Set it
+        {of ? 'Change it' : 'Set it'}
       </Button>
     </form>
   );

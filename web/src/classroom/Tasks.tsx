@@ -1,6 +1,7 @@
 import { endpoints, type NewTask, type TaskChange, type TasksAnswer } from '@green-beam/contract';
-import { endOfDay, isoDay, practisedKinds } from '@green-beam/core';
+import { endOfDay, isoDay, practisedKinds, triesAllowed } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
@@ -15,6 +16,7 @@ const tasksKey = (classId: string) => ['tasks', classId] as const;
 export function Tasks() {
   const { classId = '' } = useParams();
   const queries = useQueryClient();
+  const [changed, setChanged] = useState<string | null>(null);
   const answer = useQuery({
     queryKey: tasksKey(classId),
     queryFn: () => call(endpoints.tasks, { params: { classId } }),
@@ -50,7 +52,7 @@ export function Tasks() {
         <NewTaskForm
           answer={answer.data}
           busy={put.isPending}
-          onSet={(body, done) => put.mutate(body, { onSuccess: done })}
+          onSet={(work, done) => put.mutate({ id: crypto.randomUUID(), ...work }, { onSuccess: done })}
         />
         <section aria-label="Set">
           <h2 className="mb-2">Set</h2>
@@ -73,6 +75,7 @@ export function Tasks() {
                   {task.from && `, shown from ${wholeDay(task.from)}`}
                   {task.due && `, due ${wholeDay(task.due)}`}
                   {task.counts > 0 && `, counts ${task.counts}`}
+                  {answeredWords(task)}
                   {task.note && ` · ${task.note}`}
                 </p>
                 <p>
@@ -90,6 +93,21 @@ export function Tasks() {
                     {task.withdrawn ? 'Set it again' : 'Take it back'}
                   </Button>
                   {!task.withdrawn && (
+                    <Button
+                      look="quiet"
+                      className="text-sm"
+                      aria-expanded={changed === task.id}
+                      onClick={() => setChanged(changed === task.id ? null : task.id)}
+                    >
+                      {changed === task.id ? 'Leave it as it is' : 'Change what it asks'}
+                    </Button>
+                  )}
+                  {!task.withdrawn && task.answers === 'held' && !task.shown && (
+                    <Button onClick={() => change.mutate({ taskId: task.id, shown: true })}>
+                      Show the answers
+                    </Button>
+                  )}
+                  {!task.withdrawn && (
                     <DayField
                       label="Due another day"
                       day={task.due ? isoDay(task.due) : ''}
@@ -102,6 +120,21 @@ export function Tasks() {
                     />
                   )}
                 </div>
+                {changed === task.id && (
+                  <div className="mt-3 border-l-4 border-brass-line pl-4">
+                    <p className="mb-2 text-sm text-soft">
+                      What was read stays read and counts; what lies on a bench stays as it is.
+                    </p>
+                    <NewTaskForm
+                      answer={answer.data}
+                      busy={change.isPending}
+                      of={task}
+                      onSet={(work) =>
+                        change.mutate({ taskId: task.id, work }, { onSuccess: () => setChanged(null) })
+                      }
+                    />
+                  </div>
+                )}
               </li>
             ))}
           </ul>
@@ -110,6 +143,14 @@ export function Tasks() {
     </Page>
   );
 }
+
+/** How it is answered, where that is another way than usual. */
+const answeredWords = ({ tries, answers, shown }: Task): string =>
+  answers === 'held'
+    ? `, one answer each, ${shown ? 'told' : 'not told yet'}`
+    : tries < triesAllowed
+      ? `, ${tries === 1 ? 'one try' : `${tries} tries`} each`
+      : '';
 
 type Task = TasksAnswer['tasks'][number];
 

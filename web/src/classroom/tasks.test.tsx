@@ -23,6 +23,7 @@ const answer: TasksAnswer = {
       note: 'Mind the zero.',
       setAt: '2026-11-03T09:00:00Z',
       withdrawn: false,
+      ...{ shown: false, tries: 3, answers: 'at once' },
       done: ['Ada Lind'],
       open: ['Bo Quill'],
     },
@@ -32,17 +33,69 @@ const answer: TasksAnswer = {
   investigations: [{ id: 'pin', title: 'Bolt pin' }],
 };
 
-function tasks() {
+function tasks(rest: Partial<TasksAnswer['tasks'][number]> = {}) {
+  const now = { ...answer, tasks: answer.tasks.map((own) => ({ ...own, ...rest })) };
   const server = serve({
-    'GET /api/classes/*/tasks': answer,
-    'POST /api/classes/*/tasks': answer,
-    'POST /api/classes/*/tasks/*': answer,
+    'GET /api/classes/*/tasks': now,
+    'POST /api/classes/*/tasks': now,
+    'POST /api/classes/*/tasks/*': now,
   });
   return {
     ...server,
     ...open([{ path: '/class/:classId/tasks', Component: Tasks }], '/class/tern/tasks', teacher),
   };
 }
+
+describe('what is set', () => {
+  it('may ask something else while it runs', async () => {
+    const { user, sent } = tasks();
+    const set = await screen.findByRole('region', { name: 'Set' });
+    await user.click(within(set).getByRole('button', { name: 'Change what it asks' }));
+    const form = within(set).getByRole('form', { name: 'Change work' });
+    expect(within(form).getByLabelText('ruler')).toBeChecked();
+    expect(within(form).getByLabelText('Due, at the end of')).toHaveValue('2026-11-20');
+    await user.click(within(form).getByLabelText('burette'));
+    await user.selectOptions(within(form).getByLabelText('How it is answered'), '1 try each; told at once');
+    await user.click(within(form).getByRole('button', { name: 'Change it' }));
+    await waitFor(() => expect(sent('POST /api/classes/*/tasks/*')).toHaveLength(1));
+    const {
+      id: _,
+      setAt: __,
+      withdrawn: ___,
+      shown: ____,
+      done: _____,
+      open: ______,
+      ...work
+    } = answer.tasks[0]!;
+    expect(sent('POST /api/classes/*/tasks/*')[0]?.body).toEqual({
+      work: { ...work, kinds: ['ruler', 'counting', 'burette'], tries: 1 },
+    });
+    await waitFor(() => expect(within(set).queryByRole('form')).toBeNull());
+  });
+
+  it('holds its answers back for so many settings, until they are shown', async () => {
+    const { user, sent } = tasks({ answers: 'held' });
+    const form = await screen.findByRole('form', { name: 'Set work' });
+    await user.click(within(form).getByLabelText('burette'));
+    await user.selectOptions(
+      within(form).getByLabelText('How it is answered'),
+      '1 answer each; told when you show it',
+    );
+    // Until steady is no choice where nothing is told.
+    expect(within(form).getByLabelText('How long')).toHaveValue('3');
+    await user.click(within(form).getByRole('button', { name: 'Set it' }));
+    await waitFor(() => expect(sent('POST /api/classes/*/tasks')).toHaveLength(1));
+    expect(sent('POST /api/classes/*/tasks')[0]?.body).toMatchObject({
+      settings: 3,
+      answers: 'held',
+      tries: 3,
+    });
+    const set = screen.getByRole('region', { name: 'Set' });
+    expect(set).toHaveTextContent('one answer each, not told yet');
+    await user.click(within(set).getByRole('button', { name: 'Show the answers' }));
+    await waitFor(() => expect(sent('POST /api/classes/*/tasks/*')[0]?.body).toEqual({ shown: true }));
+  });
+});
 
 describe('practice', () => {
   it('is set for benches until a day, whole, by the clock on the wall', async () => {

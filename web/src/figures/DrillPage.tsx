@@ -10,6 +10,7 @@ import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
 import { Elsewhere } from '../ui/Elsewhere';
 import { Stated } from '../ui/Figure';
+import { KeptAnswer } from '../ui/KeptAnswer';
 import { Loading, Trouble } from '../ui/Notice';
 import { describeWriting, ReadingField } from '../ui/ReadingField';
 import { UnitChoice } from '../ui/UnitChoice';
@@ -47,7 +48,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
   const latest = tries.unread ?? drill.attempts.at(-1);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (finished) return next.mutate(drill.kind);
+    if (finished) return next.mutate({ kind: drill.kind, ...(drill.task ? { task: drill.task } : {}) });
     if (text.trim() === '' || tries.waiting) return field.current?.focus();
     void keep(tries.check(text, unit));
     field.current?.select();
@@ -104,7 +105,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
           )}
           <div className="flex flex-wrap items-center gap-4">
             <Button look="main" type="submit" disabled={tries.waiting || next.isPending}>
-              {finished ? 'Next item' : 'Check answer'}
+              {finished ? 'Next item' : drill.held ? 'Give the answer' : 'Check answer'}
             </Button>
             {!finished && drill.attempts.length > 0 && (
               <span className="text-sm text-soft">
@@ -119,7 +120,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
           </div>
         </form>
       </div>
-      <OtherDrills current={drill.kind} onTake={(kind) => next.mutate(kind)} />
+      <OtherDrills current={drill.kind} onTake={(kind) => next.mutate({ kind })} />
     </FiguresPage>
   );
 }
@@ -134,6 +135,7 @@ function Said({ attempt: { verdict, solution, text, unit } }: { readonly attempt
         {verdict.problem.message} This cost no try.
       </p>
     );
+  if (verdict.outcome === 'held') return <KeptAnswer text={text} unit={unit} />;
   return (
     <div role="status" className="flex flex-col gap-3">
       <p className={verdict.outcome === 'right' ? 'font-bold text-beam' : 'font-bold text-vermilion'}>

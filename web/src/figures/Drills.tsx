@@ -1,4 +1,4 @@
-import { endpoints } from '@green-beam/contract';
+import { endpoints, type NewDrill } from '@green-beam/contract';
 import type { practisedOnPages } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
@@ -12,7 +12,8 @@ export function useDrill() {
   const navigate = useNavigate();
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (kind: string) => call(endpoints.newDrillItem, { body: { id: crypto.randomUUID(), kind } }),
+    mutationFn: (wanted: Pick<NewDrill, 'kind' | 'task'>) =>
+      call(endpoints.newDrillItem, { body: { id: crypto.randomUUID(), ...wanted } }),
     onSuccess: (item) => {
       queries.setQueryData(['drill', item.id], item);
       void navigate(`/figures/drills/${item.id}`);
@@ -60,7 +61,7 @@ export function Drills() {
               disabled={take.isPending}
               onClick={() => {
                 const page = Object.hasOwn(pages, kind) ? pages[kind as keyof typeof pages] : null;
-                if (page === null) take.mutate(kind);
+                if (page === null) take.mutate({ kind });
                 else void navigate(page);
               }}
             >

@@ -150,6 +150,7 @@ describe('drills', () => {
   it('counts for work that is set as soon as it is answered', async () => {
     const task = (read: number) => ({
       ...{ id: 't', kinds: ['counting'], settings: 3, investigations: [], benches: [], students: [] },
+      ...{ tries: 3, answers: 'at once', shown: false, taken: [] },
       ...{ from: null, due: null, place: 'home', note: '', counts: 0, setAt: '2026-11-03T09:00:00Z' },
       ...{ withdrawn: false, books: [], done: false, late: false },
       progress: [{ kind: 'counting', read, state: 'begun', done: false }],
@@ -185,6 +186,73 @@ describe('drills', () => {
     expect(await screen.findByText('0 of 3 items')).toBeVisible();
     await user.type(await screen.findByRole('textbox', { name: 'Your answer' }), '3{Enter}');
     expect(await screen.findByText('1 of 3 items')).toBeVisible();
+  });
+
+  it('keeps an answer of which nothing is told yet, and goes on within the same work', async () => {
+    const attempt = {
+      id: 'a',
+      text: '3',
+      unit: '',
+      verdict: { outcome: 'held' },
+      triesLeft: 0,
+      solution: null,
+    };
+    const { sent } = serve({
+      'GET /api/drills/items/d': item({ held: true, task: 't' }),
+      'GET /api/drills': { drills: [] },
+      'POST /api/drills/items/d/attempts': attempt,
+      'POST /api/drills/items': item({ id: 'd' }),
+    });
+    const { user } = open(
+      [{ path: 'figures/drills/:itemId', Component: DrillPage }],
+      '/figures/drills/d',
+      student,
+    );
+    await user.type(await screen.findByRole('textbox', { name: 'Your answer' }), '3');
+    await user.click(screen.getByRole('button', { name: 'Give the answer' }));
+    expect(await screen.findByText(/^Your answer is kept\. What is right/)).toBeVisible();
+    await user.click(await screen.findByRole('button', { name: 'Next item' }));
+    await waitFor(() => expect(sent('POST /api/drills/items')[0]?.body).toMatchObject({ task: 't' }));
+  });
+
+  it('offers each kind that is set, with the rules of the work, and what was answered once it is shown', async () => {
+    const task = {
+      ...{
+        id: 't',
+        kinds: ['counting', 'ruler'],
+        settings: 3,
+        investigations: [],
+        benches: [],
+        students: [],
+      },
+      ...{ from: null, due: null, place: 'home', note: '', counts: 0, setAt: '2026-11-03T09:00:00Z' },
+      ...{ withdrawn: false, books: [], done: false, late: false, tries: 3, answers: 'held', shown: false },
+      progress: ['counting', 'ruler'].map((kind) => ({ kind, read: 1, state: 'begun', done: false })),
+      taken: [
+        { id: 'one', kind: 'ruler', of: 'setting' },
+        { id: 'two', kind: 'counting', of: 'drill' },
+      ],
+    };
+    let shown = false;
+    const { sent } = serve({
+      'GET /api/tasks': () => ({ tasks: [{ ...task, shown }] }),
+      'POST /api/bench/settings': refusal(503, 'unavailable', 'Not now.'),
+    });
+    const { user, queries } = open([{ path: '/', Component: SetPractice }], '/', student);
+    expect(await screen.findByText(/one answer each; what is right is told when/)).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Work Count the figures' })).toBeVisible();
+    await user.click(screen.getByRole('button', { name: 'Read the ruler' }));
+    await waitFor(() =>
+      expect(sent('POST /api/bench/settings')[0]?.body).toMatchObject({ kind: 'ruler', task: 't' }),
+    );
+    expect(screen.queryByText(/^Look at your answers/)).toBeNull();
+    shown = true;
+    await queries.invalidateQueries({ queryKey: ['tasks'] });
+    expect(await screen.findByRole('link', { name: 'ruler 1' })).toHaveAttribute('href', '/bench/one');
+    expect(screen.getByRole('link', { name: 'Count the figures 1' })).toHaveAttribute(
+      'href',
+      '/figures/drills/two',
+    );
   });
 
   const wrong = {

@@ -40,8 +40,7 @@ function follow(queries: QueryClient, event: LiveEvent): void {
       again('question');
       again('tasks');
       // What was held back may be told now.
-      again('setting');
-      again('bench');
+      for (const of of ['setting', 'bench', 'drill', 'drills']) again(of);
       again('classShow', event.classId);
       break;
     case 'calls':

@@ -1,5 +1,5 @@
 import { endpoints, type OwnTask } from '@green-beam/contract';
-import { practisedKinds } from '@green-beam/core';
+import { practisedKinds, triesAllowed } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { call, sentenceFor } from '../api';
 import { Link } from 'react-router';
@@ -27,24 +27,24 @@ export function SetPractice() {
   );
 }
 
-function Task({
-  task: { progress, books, settings, due, late, done, note, place },
-}: {
-  readonly task: OwnTask;
-}) {
+function Task({ task }: { readonly task: OwnTask }) {
+  const { progress, books, settings, due, late, done, note, place } = task;
   const next = progress.find((own) => !own.done);
   return (
     <>
-      <ul>
-        {progress.map(({ kind, read, state, done: kindDone }) => (
-          <li key={kind} className="flex flex-wrap items-baseline gap-x-3">
-            <span className={kindDone ? 'text-soft' : 'font-bold'}>{practised(kind).name}</span>
-            <span className="text-sm text-soft">
+      <ul className="flex flex-col gap-1">
+        {progress.map((own) => (
+          <li key={own.kind} className="flex flex-wrap items-center gap-x-3">
+            <span className={own.done ? 'text-soft' : 'font-bold'}>{practised(own.kind).name}</span>
+            <span className="mr-auto text-sm text-soft">
               {settings === null
-                ? `${state}, until steady`
-                : `${Math.min(read, settings)} of ${settings} ${practised(kind).of === 'drill' ? 'items' : 'settings'}`}
-              {kindDone && ' · done'}
+                ? `${own.state}, until steady`
+                : `${Math.min(own.read, settings)} of ${settings} ${practised(own.kind).of === 'drill' ? 'items' : 'settings'}`}
+              {own.done && ' · done'}
             </span>
+            {!own.done && (
+              <Next task={task} {...practised(own.kind)} look={own === next ? 'main' : 'plain'} />
+            )}
           </li>
         ))}
         {books.map(({ family, title, logbookId, done: handedIn }) => (
@@ -65,8 +65,10 @@ function Task({
         {due && `, due ${wholeDay(due)}`}
         {late && <strong className="text-vermilion"> · late</strong>}
         {note && ` · ${note}`}
+        {rulesOf(task)}
       </p>
-      {done ? <p className="text-beam">Done.</p> : next && <Next {...practised(next.kind)} />}
+      {done && <p className="text-beam">Done.</p>}
+      <Taken task={task} />
     </>
   );
 }
@@ -74,18 +76,54 @@ function Task({
 const practised = (kind: string): (typeof practisedKinds)[number] =>
   practisedKinds.find((own) => own.kind === kind) ?? { kind, name: kind, of: 'reading' };
 
+/** How it is answered, where that is another way than usual. */
+const rulesOf = ({ tries, answers, shown }: OwnTask): string =>
+  answers === 'held'
+    ? shown
+      ? ' · the answers are shown'
+      : ' · one answer each; what is right is told when your teacher shows it'
+    : tries < triesAllowed
+      ? ` · ${tries === 1 ? 'one try' : `${tries} tries`} each; what is taken from here counts`
+      : '';
+
+/** What was answered while nothing was told, to be looked at now that it is. */
+function Taken({ task: { taken, shown } }: { readonly task: OwnTask }) {
+  if (!shown || taken.length === 0) return null;
+  return (
+    <p className="flex flex-wrap gap-x-4 text-sm">
+      Look at your answers:
+      {taken.map(({ id, kind, of }, at) => (
+        <Link
+          key={id}
+          to={of === 'drill' ? `/figures/drills/${id}` : `/bench/${id}`}
+          className="underline underline-offset-4"
+        >
+          {practised(kind).name} {taken.slice(0, at + 1).filter((own) => own.kind === kind).length}
+        </Link>
+      ))}
+    </p>
+  );
+}
+
 /** The next setting or item of a kind in one press. */
-function Next({ kind, name, of }: (typeof practisedKinds)[number]) {
+function Next({
+  task: { id },
+  kind,
+  name,
+  of,
+  look,
+}: (typeof practisedKinds)[number] & { readonly task: OwnTask; readonly look: 'main' | 'plain' }) {
   const layOut = useLayOut();
   const drill = useDrill();
   const busy = layOut.isPending || drill.isPending;
   return (
     <>
       <Button
-        look="main"
-        className="mt-2"
+        look={look}
         disabled={busy}
-        onClick={() => (of === 'drill' ? drill.mutate(kind) : layOut.mutate({ kind, mode: 'read' }))}
+        onClick={() =>
+          of === 'drill' ? drill.mutate({ kind, task: id }) : layOut.mutate({ kind, mode: 'read', task: id })
+        }
       >
         {of === 'drill' ? `Work ${name}` : `Read the ${name}`}
       </Button>

@@ -66,7 +66,7 @@ describe('practice that is set', () => {
     place: 'home',
     note: 'Mind the zero.',
     setAt: '2026-11-03T09:00:00Z',
-    withdrawn: false,
+    ...{ withdrawn: false, tries: 3, answers: 'at once', shown: false, taken: [] },
     done: false,
     late: true,
     progress: [
@@ -79,7 +79,7 @@ describe('practice that is set', () => {
 
   it('says how far one has come, and lays out what is next', async () => {
     const { user, sent } = today(student, {
-      'GET /api/tasks': { tasks: [task({}), task({ id: 'u', done: true, late: false })] },
+      'GET /api/tasks': { tasks: [task({}), task({ id: 'u', progress: [], done: true, late: false })] },
       'POST /api/bench/settings': { id: 's' },
     });
     const section = await screen.findByRole('region', { name: 'Work that is set' });

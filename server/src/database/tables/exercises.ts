@@ -13,8 +13,13 @@ export interface ExerciseRow extends Row {
   seed: number | null;
   /** What was asked, whole, with the truth: never leaves the server as it is. Read through `storedExercise`. */
   item: unknown;
-  /** The question to a class that it is a go at, if it is one. */
+  /** The question to a class that it is a go at, if it is one; the work that is set for which it was taken. */
   questionId?: string | null;
+  taskId?: string | null;
+  /** How often it may be answered; null for as often as usual. */
+  triesAllowed?: number | null;
+  /** What holds its answers back until that is revealed: its question or its task. */
+  heldBy?: string | null;
 }
 
 export interface TryRow extends Row {
@@ -50,9 +55,9 @@ export interface TaskRow extends Row {
   withdrawn: boolean;
 }
 
-/** Since when answers to a question are told of: since it was revealed, or ended. */
-export interface ClassQuestionRevealRow extends Row {
-  questionId: string;
+/** Since when answers that a question or a task held back are told of: since it was revealed, or ended. */
+export interface RevealRow extends Row {
+  ofId: string;
 }
 
 export interface ClassQuestionEndRow extends Row {
@@ -71,6 +76,9 @@ export const exercisesTables = (table: Define) => ({
     seed: INTEGER,
     item: needed(JSONB),
     questionId: UUID,
+    taskId: UUID,
+    triesAllowed: INTEGER,
+    heldBy: UUID,
   }),
   tries: table<TryRow>('tries', {
     id: id(),
@@ -96,6 +104,6 @@ export const exercisesTables = (table: Define) => ({
     body: needed(JSONB),
     withdrawn: { ...needed(BOOLEAN), defaultValue: false },
   }),
-  classQuestionReveals: table<ClassQuestionRevealRow>('class_question_reveals', { questionId: key() }),
+  reveals: table<RevealRow>('reveals', { ofId: key() }),
   classQuestionEnds: table<ClassQuestionEndRow>('class_question_ends', { questionId: key() }),
 });
