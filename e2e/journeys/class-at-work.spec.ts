@@ -1,7 +1,11 @@
-import { clean } from '../support/axe';
 import { glasswareThreeWays } from '@green-beam/core';
+import type { Page } from '@playwright/test';
+import { clean } from '../support/axe';
 import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
+import { readRightly, settingShown, take } from '../support/reading';
 import { makeRoom, openBook, writeRows } from '../support/room';
+
+const region = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
 
 const names = Array.from(
   { length: 24 },
@@ -165,6 +169,99 @@ test('practice is set for today in six presses at most, and a student does it', 
   await page.getByRole('button', { name: 'Take it back' }).click();
   await expect(student.getByText('1 of 3 settings')).toHaveCount(0);
   await student.context().close();
+});
+
+test('work holds its answers back until they are shown, and asks something else while it runs', async ({
+  page,
+  browser,
+}, { retry }) => {
+  const name = `Held ${retry}`;
+  const room = await makeRoom(name, ['Odile Kern']);
+  await signInTeacher(page);
+  await page.getByRole('region', { name }).getByRole('link', { name: 'Set work' }).click();
+  await page.getByLabel('ruler', { exact: true }).check();
+  await page.getByLabel('How it is answered').selectOption('held');
+  await page.getByRole('button', { name: 'Set it' }).click();
+
+  const student = await (await browser.newContext()).newPage();
+  await room.signIn(student, 'Odile Kern');
+  await student.getByRole('button', { name: 'Read the ruler' }).click();
+  await student.getByLabel('Your reading', { exact: true }).fill('1.00 cm');
+  await student.getByRole('button', { name: 'Give the answer' }).click();
+  await expect(student.getByText('Your answer is kept.')).toBeVisible();
+  await clean(student);
+  // The next one is of the same work.
+  await student.getByRole('button', { name: 'Next setting' }).click();
+  await expect(student.getByRole('button', { name: 'Give the answer' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Change what it asks' }).click();
+  const form = page.getByRole('form', { name: 'Change work' });
+  await form.getByLabel('micrometer', { exact: true }).check();
+  await clean(page);
+  await form.getByRole('button', { name: 'Change it' }).click();
+  await page.getByRole('button', { name: 'Show the answers' }).click();
+  await student.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect(student.getByText('1 of 3 settings')).toBeVisible();
+  await expect(student.getByRole('button', { name: 'Read the micrometer' })).toBeVisible();
+  await clean(student);
+  await student.getByRole('link', { name: 'ruler 1' }).click();
+  await expect(student.getByText(/tries left|Next setting/).first()).toBeVisible();
+  await expect(student.getByText('Your answer is kept.')).toHaveCount(0);
+  await student.context().close();
+});
+
+test('a warm-up is asked one after the other; what who misread reads next shows whether it helped', async ({
+  page,
+  browser,
+}, { retry }) => {
+  const name = `Warm ${retry}`;
+  const room = await makeRoom(name, ['Odile Kern', 'Perrin Vale']);
+  await signInTeacher(page);
+  await page.goto(`${baseUrl()}/class/${room.classId}/question`);
+  await page.getByLabel('Instrument').selectOption('graduated cylinder');
+  await page.getByLabel('Make').selectOption('cylinder-50-1');
+  for (const level of ['37.2', '23.7']) {
+    await page.getByLabel(/^Set it to, in mL/).fill(level);
+    await page.getByRole('button', { name: 'Put it into the warm-up' }).click();
+  }
+  await clean(page);
+  await page.getByRole('button', { name: 'Begin the warm-up, 2 to come' }).click();
+  // One reads up from the wrong label.
+  const readers = [
+    ['Odile Kern', '42.2 mL'],
+    ['Perrin Vale', '37.2 mL'],
+  ] as const;
+  const pages: Page[] = [];
+  for (const [who, text] of readers) {
+    const own = await (await browser.newContext()).newPage();
+    pages.push(own);
+    await room.signIn(own, who);
+    await own.getByRole('button', { name: 'Read it' }).click();
+    await own.getByLabel('Your reading', { exact: true }).fill(text);
+    await own.getByRole('button', { name: 'Give the answer' }).click();
+    await expect(own.getByText('Your answer is kept.')).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Reveal the answer' }).click();
+  await page.getByRole('button', { name: 'Next question, 1 to come' }).click();
+  const run = region(page, 'Warm-up');
+  await expect(run).toContainText('graduated cylinder: 1 of 2 right');
+  await page.reload();
+  await expect(run).toContainText('the one that is shown');
+  await page.getByRole('button', { name: 'End the question' }).click();
+  await expect(run.getByRole('button', { name: 'Clear the warm-up' })).toBeVisible();
+
+  await page.goto(`${baseUrl()}/class/${room.classId}`);
+  const helped = region(page, 'Did it help?');
+  await expect(helped).toContainText('1 misread it');
+  await expect(helped).toContainText('1 not yet');
+  await clean(page);
+  const [odile] = pages as [Page, Page];
+  const { picture } = await settingShown(odile, () => take(odile, 'Read', 'graduated cylinder'));
+  await odile.getByLabel('Your reading', { exact: true }).fill(`${readRightly(picture)} mL`);
+  await odile.keyboard.press('Enter');
+  await expect(odile.getByText('Level: rightly read.')).toBeVisible();
+  await expect(helped).toContainText('1 read it right');
+  for (const own of pages) await own.context().close();
 });
 
 test('a bench has its data checked: on a phone, in four presses; what changes afterwards stands out', async ({

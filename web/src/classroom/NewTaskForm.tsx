@@ -1,6 +1,6 @@
 import type { TasksAnswer } from '@green-beam/contract';
 import { endOfDay, isoDay, practisedKinds, startOfDay, type SetWork } from '@green-beam/core';
-import { useState, type FormEvent } from 'react';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
 import { CheckField, ChoiceField, TextField } from '../ui/fields';
 import { Fold } from '../ui/Fold';
@@ -39,12 +39,15 @@ export function NewTaskForm({
   busy,
   of = null,
   onSet,
+  onLeave,
 }: {
   readonly answer: TasksAnswer;
   readonly busy: boolean;
   /** What is set already and is to ask something else; null for something new. */
   readonly of?: SetWork | null;
   readonly onSet: (work: SetWork, done: () => void) => void;
+  /** Leaves what is set as it is. */
+  readonly onLeave: () => void;
 }) {
   const [kinds, setKinds] = useState<readonly string[]>(of?.kinds ?? []);
   const [families, setFamilies] = useState<readonly string[]>(of?.investigations ?? []);
@@ -57,6 +60,8 @@ export function NewTaskForm({
   const [counts, setCounts] = useState(String(of?.counts ?? 0));
   const [way, setWay] = useState(of ? wayOf(of) : '3');
   const [note, setNote] = useState(of?.note ?? '');
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), []);
   const only = onlyBenches.length + onlyStudents.length;
   // What is not told cannot become steady.
   const countsSettings = way === 'held' && until === 'steady';
@@ -88,6 +93,16 @@ export function NewTaskForm({
     practisedKinds.filter((own) => own.of === of).map(({ kind, name }) => [kind, name] as const);
   return (
     <form onSubmit={submit} aria-label={of ? 'Change work' : 'Set work'} className="flex flex-col gap-4">
+      {of && (
+        <div className="border-l-4 border-brass-line pl-3">
+          <h2 tabIndex={-1} ref={heading}>
+            Change what is set
+          </h2>
+          <p className="text-sm text-soft">
+            What was read stays read and counts; what lies on a bench stays as it is.
+          </p>
+        </div>
+      )}
       <fieldset>
         <legend className="mb-1 font-bold">What is to be read</legend>
         <Choices of={practised('reading')} chosen={kinds} onChange={setKinds} />
@@ -126,7 +141,13 @@ export function NewTaskForm({
           choices={way === 'held' ? untils.slice(1) : untils}
           onChange={setUntil}
         />
-        <ChoiceField label="How it is answered" value={way} choices={ways} onChange={setWay} />
+        <ChoiceField
+          label="How it is answered"
+          value={way}
+          choices={ways}
+          onChange={setWay}
+          className="sm:col-span-2"
+        />
         <ChoiceField
           label="Where"
           value={place}
@@ -141,14 +162,12 @@ export function NewTaskForm({
         <ChoiceField label="It counts" value={counts} choices={worths} onChange={setCounts} />
         <TextField label="A word to them" longest={500} value={note} onChange={setNote} />
       </div>
-      <Button
-        type="submit"
-        look="main"
-        className="self-start"
-        disabled={busy || kinds.length + families.length === 0}
-      >
-        {of ? 'Change it' : 'Set it'}
-      </Button>
+      <div className="flex flex-wrap gap-4">
+        <Button type="submit" look="main" disabled={busy || kinds.length + families.length === 0}>
+          {of ? 'Change it' : 'Set it'}
+        </Button>
+        {of && <Button onClick={onLeave}>Leave it as it is</Button>}
+      </div>
     </form>
   );
 }

@@ -16,7 +16,7 @@ const tasksKey = (classId: string) => ['tasks', classId] as const;
 export function Tasks() {
   const { classId = '' } = useParams();
   const queries = useQueryClient();
-  const [changed, setChanged] = useState<string | null>(null);
+  const [changed, setChanged] = useState<Task | null>(null);
   const answer = useQuery({
     queryKey: tasksKey(classId),
     queryFn: () => call(endpoints.tasks, { params: { classId } }),
@@ -50,9 +50,16 @@ export function Tasks() {
       </p>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
         <NewTaskForm
+          key={changed?.id ?? 'new'}
           answer={answer.data}
-          busy={put.isPending}
-          onSet={(work, done) => put.mutate({ id: crypto.randomUUID(), ...work }, { onSuccess: done })}
+          busy={put.isPending || change.isPending}
+          of={changed}
+          onSet={(work, done) =>
+            changed
+              ? change.mutate({ taskId: changed.id, work }, { onSuccess: () => setChanged(null) })
+              : put.mutate({ id: crypto.randomUUID(), ...work }, { onSuccess: done })
+          }
+          onLeave={() => setChanged(null)}
         />
         <section aria-label="Set">
           <h2 className="mb-2">Set</h2>
@@ -96,10 +103,10 @@ export function Tasks() {
                     <Button
                       look="quiet"
                       className="text-sm"
-                      aria-expanded={changed === task.id}
-                      onClick={() => setChanged(changed === task.id ? null : task.id)}
+                      disabled={changed?.id === task.id}
+                      onClick={() => setChanged(task)}
                     >
-                      {changed === task.id ? 'Leave it as it is' : 'Change what it asks'}
+                      Change what it asks
                     </Button>
                   )}
                   {!task.withdrawn && task.answers === 'held' && !task.shown && (
@@ -120,21 +127,6 @@ export function Tasks() {
                     />
                   )}
                 </div>
-                {changed === task.id && (
-                  <div className="mt-3 border-l-4 border-brass-line pl-4">
-                    <p className="mb-2 text-sm text-soft">
-                      What was read stays read and counts; what lies on a bench stays as it is.
-                    </p>
-                    <NewTaskForm
-                      answer={answer.data}
-                      busy={change.isPending}
-                      of={task}
-                      onSet={(work) =>
-                        change.mutate({ taskId: task.id, work }, { onSuccess: () => setChanged(null) })
-                      }
-                    />
-                  </div>
-                )}
               </li>
             ))}
           </ul>

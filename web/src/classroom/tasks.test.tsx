@@ -51,9 +51,12 @@ describe('what is set', () => {
     const { user, sent } = tasks();
     const set = await screen.findByRole('region', { name: 'Set' });
     await user.click(within(set).getByRole('button', { name: 'Change what it asks' }));
-    const form = within(set).getByRole('form', { name: 'Change work' });
+    const form = screen.getByRole('form', { name: 'Change work' });
+    expect(within(form).getByRole('heading', { name: 'Change what is set' })).toHaveFocus();
     expect(within(form).getByLabelText('ruler')).toBeChecked();
     expect(within(form).getByLabelText('Due, at the end of')).toHaveValue('2026-11-20');
+    await user.type(within(form).getByLabelText('A word to them'), ' And the parallax.');
+    expect(within(form).getByLabelText('A word to them')).toHaveFocus();
     await user.click(within(form).getByLabelText('burette'));
     await user.selectOptions(within(form).getByLabelText('How it is answered'), '1 try each; told at once');
     await user.click(within(form).getByRole('button', { name: 'Change it' }));
@@ -68,9 +71,18 @@ describe('what is set', () => {
       ...work
     } = answer.tasks[0]!;
     expect(sent('POST /api/classes/*/tasks/*')[0]?.body).toEqual({
-      work: { ...work, kinds: ['ruler', 'counting', 'burette'], tries: 1 },
+      work: {
+        ...work,
+        kinds: ['ruler', 'counting', 'burette'],
+        tries: 1,
+        note: 'Mind the zero. And the parallax.',
+      },
     });
-    await waitFor(() => expect(within(set).queryByRole('form')).toBeNull());
+    expect(await screen.findByRole('form', { name: 'Set work' })).toBeVisible();
+    // Or it is left as it is.
+    await user.click(within(set).getByRole('button', { name: 'Change what it asks' }));
+    await user.click(screen.getByRole('button', { name: 'Leave it as it is' }));
+    expect(screen.getByRole('form', { name: 'Set work' })).toBeVisible();
   });
 
   it('holds its answers back for so many settings, until they are shown', async () => {
