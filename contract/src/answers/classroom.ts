@@ -29,6 +29,17 @@ export interface BoardStudent {
   readonly logbooks: readonly (LogbookLine & { readonly found: FoundIn })[];
 }
 
+/** What lies before the students of a class at this moment, not done yet. */
+export interface AtHandAnswer {
+  readonly atHand: readonly {
+    readonly studentId: string;
+    /** A kind of instrument, or of drill. */
+    readonly kind: string;
+    readonly since: string;
+    readonly tries: number;
+  }[];
+}
+
 export interface BoardAnswer {
   readonly class: ClassName;
   readonly staffRole: StaffRole;

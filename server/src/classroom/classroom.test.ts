@@ -1,4 +1,4 @@
-import type { BoardAnswer, ClassName, SessionAnswer, SlipsAnswer } from '@green-beam/contract';
+import type { AtHandAnswer, BoardAnswer, ClassName, SessionAnswer, SlipsAnswer } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -35,6 +35,37 @@ describe('the board', () => {
       title: 'You read the top of the curve.',
     });
     expect(body.worthFiveMinutes!.students.length).toBeGreaterThan(2);
+  });
+
+  it('shows what lies before each student, until it is answered rightly or as often as may be', async () => {
+    const student = await harness.asStudent('Delphi Marsh');
+    const me = (await student.get<SessionAnswer>('/api/session')).body.who!.id;
+    const atHand = async () =>
+      (await teacher.get<AtHandAnswer>(`/api/classes/${classId}/at-hand`)).body.atHand.flatMap(
+        ({ studentId, kind, tries }) => (studentId === me ? [[kind, tries]] : []),
+      );
+    expect(await atHand()).toEqual([]);
+    const id = randomUUID();
+    await student.post('/api/bench/settings', { id, kind: 'ruler', mode: 'read' });
+    expect(await atHand()).toEqual([['ruler', 0]]);
+    const answer = () =>
+      student.post(`/api/bench/settings/${id}/attempts`, {
+        ...{ id: randomUUID(), text: '0.10', unit: 'mm', hands: null },
+      });
+    await answer();
+    expect(await atHand()).toEqual([['ruler', 1]]);
+    await answer();
+    await answer();
+    expect(await atHand()).toEqual([]);
+    // The newest counts, and nothing that was left long ago.
+    const item = randomUUID();
+    await student.post('/api/drills/items', { id: item, kind: 'counting' });
+    expect(await atHand()).toEqual([['counting', 0]]);
+    await harness.database.models.exercises.update(
+      { createdAt: new Date(Date.now() - 21 * 60_000) },
+      { where: { id: item }, silent: true },
+    );
+    expect(await atHand()).toEqual([]);
   });
 
   it('is for the staff of the class only', async () => {

@@ -15,6 +15,7 @@ import type { Request, Router } from 'express';
 import { Problem } from '../http/problem';
 import { route } from '../access/route';
 import type { Services } from '../services';
+import { atHandIn } from './atHand';
 import { boardFor } from './board';
 import { houseRulesFor, reviseHouseRules } from './houseRules';
 import { managerOwns, ownerOwns, staffOwns } from '../access/membership';
@@ -80,6 +81,11 @@ export function classroomRoutes(router: Router, services: Services): void {
     allow: 'teacher',
     owns: staffOwns,
     run: ({ who, owned, request }) => boardFor(services, who, owned, someStudents(request)),
+  });
+  route(router, endpoints.atHand, {
+    allow: 'teacher',
+    owns: staffOwns,
+    run: ({ owned }) => atHandIn(services, owned),
   });
   route(router, endpoints.houseRules, {
     allow: 'teacher',

@@ -1,6 +1,7 @@
 import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
 import { ReadersMark } from '@green-beam/drawing';
 import { StudentRow } from './StudentRow';
+import { useAtHand } from './useAtHand';
 
 /** What a reader's mark says. */
 const Legend = () => (
@@ -30,6 +31,7 @@ export function BoardTable({
   readonly board: BoardAnswer;
   readonly students: readonly BoardStudent[];
 }) {
+  const atHand = useAtHand(board.class.id);
   // A column for each of the instruments that were read most.
   const tries = (kind: string) =>
     board.students.reduce(
@@ -57,7 +59,7 @@ export function BoardTable({
                 </th>
               ))}
               <th scope="col" className="py-2 pr-4">
-                Last reading
+                Now, and last reading
               </th>
               <th scope="col" className="py-2">
                 Logbook
@@ -66,7 +68,12 @@ export function BoardTable({
           </thead>
           <tbody>
             {students.map((student) => (
-              <StudentRow key={student.id} student={student} kinds={read.map(({ kind }) => kind)} />
+              <StudentRow
+                key={student.id}
+                student={student}
+                atHand={atHand.get(student.id)}
+                kinds={read.map(({ kind }) => kind)}
+              />
             ))}
             {students.length === 0 && (
               <tr>

@@ -5,13 +5,17 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { clock, weekday } from '../ui/clock';
 import { Figure, Stated } from '../ui/Figure';
+import type { AtHand } from './useAtHand';
 
 /** One student: marks, the last reading with its verdict and cause, the logbook; the earlier readings unfold. */
 export function StudentRow({
   student,
+  atHand,
   kinds,
 }: {
   readonly student: BoardStudent;
+  /** What lies before them at this moment. */
+  readonly atHand: AtHand | undefined;
   readonly kinds: readonly string[];
 }) {
   const [open, setOpen] = useState(false);
@@ -40,6 +44,12 @@ export function StudentRow({
         </td>
       ))}
       <td className="py-2 pr-4 [&>p:first-of-type]:inline">
+        {atHand && (
+          <span className="block text-sm">
+            <strong>{atHand.name}</strong> since {clock(new Date(atHand.since))}
+            {atHand.tries > 0 && `, ${atHand.tries === 1 ? 'one try' : `${atHand.tries} tries`}`}
+          </span>
+        )}
         {latest.length === 0 && <span className="text-sm text-soft">no reading this week</span>}
         {shown.map((reading) => (
           <ReadingLine key={reading.at} reading={reading} />

@@ -113,6 +113,21 @@ describe('the class at a glance', () => {
     expect(ada).toHaveTextContent('43.6 mL right');
   });
 
+  it('has what lies before a student at this moment', async () => {
+    const since = new Date(2026, 10, 3, 10, 4).toISOString();
+    const ada = board().students.find(({ name }) => name === 'Ada Lind')!;
+    classroom('', {
+      'GET /api/classes/tern/at-hand': {
+        atHand: [{ studentId: ada.id, kind: 'micrometer', since, tries: 2 }],
+      },
+    });
+    expect(await screen.findByText('micrometer')).toBeVisible();
+    expect(screen.getByRole('row', { name: /Ada Lind/ })).toHaveTextContent(
+      /micrometer since 10:04.*, 2 tries/,
+    );
+    expect(screen.getByRole('row', { name: /Bo Aasen/ })).not.toHaveTextContent('since');
+  });
+
   it('finds by name or bench, and orders', async () => {
     const { user } = classroom('');
     await screen.findByRole('heading', { level: 1 });

@@ -24,6 +24,7 @@ export async function up(query: QueryInterface): Promise<void> {
   await sequelize.query(
     'create index exercises_person_held on exercises (person_id, held_by) where held_by is not null',
   );
+  await query.addIndex('exercises', ['person_id', 'created_at']);
   await sequelize.query(
     'create index exercises_of_task on exercises (task_id, person_id) where task_id is not null',
   );
@@ -31,6 +32,7 @@ export async function up(query: QueryInterface): Promise<void> {
 
 export async function down(query: QueryInterface): Promise<void> {
   const { sequelize } = query;
+  await query.removeIndex('exercises', ['person_id', 'created_at']);
   await sequelize.query(`
     alter table exercises drop column held_by, drop column tries_allowed, drop column task_id`);
   await query.createTable('class_question_reveals', {
