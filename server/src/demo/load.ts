@@ -3,6 +3,7 @@ import type { ExerciseRow, Models, TryRow } from '../database/models';
 import type { Services } from '../services';
 import { firstLock } from '../database/migrate';
 import { hashSecret, nameKey } from '../session/passphrase';
+import { makeAsked } from './asked';
 import { classId, conventionsId, groupOf, idFor, lessonTime, studentId, type Within } from './ids';
 import { makeFirstBench, makeLogbooks, setId, workSet } from './logbooks';
 import { benchProgress, coTeacher, demoClass, furtherClasses, readers, teacher } from './scenario';
@@ -41,6 +42,7 @@ export async function loadDemo({ database, now }: Pick<Services, 'database' | 'n
     await makeClass(models, secrets, now(), { transaction });
     await makeFurtherClasses(models, furtherSecrets, now(), { transaction });
     await makeReadings(models, now(), { transaction });
+    await makeAsked(models, conventions, now(), { transaction });
     await makeLogbooks(models, now(), { transaction });
     await makeFirstBench(models, now(), { transaction });
     await makeStock(models, now(), { transaction });

@@ -40,14 +40,28 @@ export function readOnce(who: Reader, conventions: Conventions, random: Random):
   const setting = makeSetting(instrument, model, conventions, 'read', seed);
   const reading = readingOf(instrument, setting, conventions);
   const slip = random.chance(who.slips) ? slipOf(who, reading, random) : null;
+  const texts = slip === null ? [honest(reading, random)] : [slip, honest(reading, random)];
+  return { seed, setting, tried: texts.map((text) => tried(text, reading, conventions)) };
+}
+
+/** What is said of what somebody wrote. */
+function tried(text: string, { setting, unit }: Reading, conventions: Conventions): SimulatedTry {
   const exercise = { format: exerciseFormat, of: 'setting', mode: 'read', setting } as const;
-  const attempt = (text: string): SimulatedTry => {
-    const answer = { text, unit: reading.unit, hands: null, parts: null };
-    return { answer, ...judgeExercise<'setting'>(exercise, answer, conventions) };
-  };
-  const tried =
-    slip === null ? [attempt(honest(reading, random))] : [attempt(slip), attempt(honest(reading, random))];
-  return { seed, setting, tried };
+  const answer = { text, unit, hands: null, parts: null };
+  return { answer, ...judgeExercise<'setting'>(exercise, answer, conventions) };
+}
+
+/** One setting, read with an honest eye. */
+export function honestTry(setting: Setting, conventions: Conventions, random: Random): SimulatedTry {
+  const reading = readingOf(instrumentOf(setting.kind), setting, conventions);
+  return tried(honest(reading, random), reading, conventions);
+}
+
+/** One setting, misread in one way; null where that cannot happen here. */
+export function slippedTry(code: string, setting: Setting, conventions: Conventions): SimulatedTry | null {
+  const reading = readingOf(instrumentOf(setting.kind), setting, conventions);
+  const slip = predictAlone(reading).find(({ faults }) => faults.some((own) => own.code === code));
+  return slip ? tried(written(reading, slip.value), reading, conventions) : null;
 }
 
 /** What a reader with an honest eye writes: off by a small part of a division. */
