@@ -1,6 +1,6 @@
 import { glasswareThreeWays } from '@green-beam/core';
 import type { Page } from '@playwright/test';
-import { clean } from '../support/axe';
+import { clean, laptopAndPhone } from '../support/axe';
 import { baseUrl, expect, signInStudent, signInTeacher, test } from '../support/people';
 import { readRightly, settingShown, take } from '../support/reading';
 import { makeRoom, openBook, writeRows } from '../support/room';
@@ -254,7 +254,7 @@ test('a warm-up is asked one after the other; what who misread reads next shows 
   const helped = region(page, 'Did it help?');
   await expect(helped).toContainText('1 misread it');
   await expect(helped).toContainText('1 not yet');
-  await clean(page);
+  await clean(page, laptopAndPhone);
   const [odile] = pages as [Page, Page];
   const { picture } = await settingShown(odile, () => take(odile, 'Read', 'graduated cylinder'));
   await odile.getByLabel('Your reading', { exact: true }).fill(`${readRightly(picture)} mL`);

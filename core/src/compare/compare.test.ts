@@ -252,13 +252,20 @@ describe('what is told of a comparison', () => {
   });
 
   it('writes a mean to the second figure of its spread, and nothing without a sign', () => {
-    const written = (mean: number, sd: number | null, interval: number | null = null) =>
-      meanText({ ...all.shown[0]!, mean, sd, interval });
+    const written = (mean: number, sd: number | null, interval: number | null = null, step = 0) =>
+      meanText({ ...all.shown[0]!, mean, sd, interval, step });
     expect(written(9.6925, 0.283)).toBe('9.69');
     expect(written(-0.0004, 0.12)).toBe('0.00');
     expect(written(-0.31, 0.12)).toBe('−0.31');
     expect(written(20, 0, 0.0092)).toBe('20.0000');
     expect(written(9.5, null)).toBe('9.500');
+    // One reading alone is no more exact than it was read.
+    expect([1, 0.1, 0.05, 20].map((step) => written(345, null, null, step))).toEqual([
+      '345',
+      '345.0',
+      '345.00',
+      '345',
+    ]);
   });
 
   it('suggests what lies apart, and leaves out what a person says, however it is grouped', () => {

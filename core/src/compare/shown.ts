@@ -11,6 +11,8 @@ export interface Shown {
   readonly n: number;
   readonly excluded: number;
   readonly mean: number;
+  /** To what its values are rounded; 0 where nothing is known of it. */
+  readonly step: number;
   readonly error: number | null;
   /** Of the reference; null without one, or where it is nothing. */
   readonly percentError: number | null;
@@ -39,6 +41,7 @@ export function shownOf(group: Group, own = summed(group)): Shown | null {
     n,
     excluded: observations.length - n,
     mean,
+    step: group.step,
     error,
     percentError: error === null || !accepted ? null : (100 * error) / Math.abs(accepted),
     sd: summary.standardDeviation?.toNumber() ?? null,

@@ -12,10 +12,15 @@ export const sizeText = (size: number): string => Math.abs(size).toFixed(decimal
 const decimalsOf = (size: number): number =>
   size === 0 ? 0 : Math.min(12, Math.max(0, 1 - Math.floor(Math.log10(Math.abs(size)))));
 
-/** A mean to the second figure of its spread, or of its interval; to thousandths where it has neither. */
-export function meanText({ mean, sd, interval }: Shown): string {
+/** A mean to the second figure of its spread, or of its interval; where it has neither as it was read, to thousandths at most. */
+export function meanText({ mean, sd, interval, step }: Shown): string {
   const by = sd && sd > 0 ? sd : interval;
-  const places = by && by > 0 ? Math.max(0, 1 - Math.floor(Math.log10(by))) : 3;
+  const places =
+    by && by > 0
+      ? Math.max(0, 1 - Math.floor(Math.log10(by)))
+      : step > 0
+        ? Math.max(0, -Math.floor(Math.log10(step) + 1e-9))
+        : 3;
   const text = mean.toFixed(Math.min(places, 9));
   // What rounds to nothing has no sign.
   return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '−');
