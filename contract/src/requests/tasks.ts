@@ -1,4 +1,4 @@
-import { practisedKinds, triesAllowed, type SetWork } from '@green-beam/core';
+import { makesOf, practisedKinds, triesAllowed, type SetWork } from '@green-beam/core';
 import { array, boolean, number, object, string, type InferType, type Schema } from 'yup';
 import { clientId, shortText } from './fields';
 
@@ -14,6 +14,15 @@ const setWork = {
   kinds: array(string().oneOf(kinds, 'There is no such kind of instrument or drill.').required())
     .max(kinds.length)
     .required('Say what is to be read.'),
+  makes: array(string().strict().max(60).required())
+    .max(100)
+    .default([])
+    .when('kinds', ([read], own) =>
+      own.test('there', 'There is no such make of what is to be read.', (makes) => {
+        const ids = makesOf(read as string[]).map(({ id }) => id);
+        return makes.every((id) => ids.includes(id));
+      }),
+    ),
   settings: number()
     .strict()
     .integer('So many settings is a whole number.')

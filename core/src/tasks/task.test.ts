@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { endOfDay, hasBegun, hasOwnRules, isFor, progressOf } from './task';
+import { endOfDay, hasBegun, hasOwnRules, isFor, makesOf, practisedKinds, progressOf } from './task';
 
 const now = new Date('2026-11-03T10:00:00Z');
 const read = (counts: Record<string, number>) => (kind: string) => counts[kind] ?? 0;
@@ -67,11 +67,20 @@ describe('practice that is set', () => {
   });
 
   it.each([
-    [3, 'at once', false],
-    [2, 'at once', true],
-    [3, 'held', true],
-  ] as const)('with %i tries, told %s, has rules of its own: %s', (tries, answers, whether) => {
-    expect(hasOwnRules({ tries, answers })).toBe(whether);
+    [3, 'at once', [], false],
+    [2, 'at once', [], true],
+    [3, 'held', [], true],
+    [3, 'at once', ['cylinder-50-1'], true],
+  ] as const)('with %i tries, told %s, of %j, has rules of its own: %s', (tries, answers, makes, whether) => {
+    expect(hasOwnRules({ tries, answers, makes })).toBe(whether);
+  });
+
+  it('may be of one make, where there are several', () => {
+    const ids = makesOf(['graduated-cylinder', 'counting']).map(({ id }) => id);
+    expect(ids).toContain('cylinder-50-1');
+    expect(new Set(ids).size).toBe(ids.length);
+    const all = makesOf(practisedKinds.map(({ kind }) => kind)).map(({ id }) => id);
+    expect(new Set(all).size).toBe(all.length);
   });
 
   it('is shown from its first instant', () => {

@@ -1,12 +1,14 @@
 import { drills } from '../drills';
 import { triesAllowed } from '../exercises';
 import type { MasteryState } from '../evidence';
-import { instruments } from '../instruments';
+import { instruments, type Make } from '../instruments';
 
 /** Work that is set: what to read, to drill and to hand in, how long, for whom, from when to when. */
 export interface SetWork {
   /** Kinds of instruments and of drills. */
   readonly kinds: readonly string[];
+  /** The makes that are to be read, by their ids; any of an instrument of which none is said. */
+  readonly makes: readonly string[];
   /** So many settings, or items, of each; null until each is steady. */
   readonly settings: number | null;
   /** Investigations that are to be handed in, by the ids of their families. */
@@ -64,9 +66,17 @@ export const isFor = (
   students.includes(id) ||
   (bench !== null && benches.includes(bench));
 
-/** Whether only what is taken for it counts: where it is answered by other rules than practice of one’s own. */
-export const hasOwnRules = ({ tries, answers }: Pick<SetWork, 'tries' | 'answers'>): boolean =>
-  tries < triesAllowed || answers === 'held';
+/** Whether only what is taken for it counts: where it asks for other makes, or is answered by other rules, than practice of one’s own. */
+export const hasOwnRules = ({
+  tries,
+  answers,
+  makes,
+}: Pick<SetWork, 'tries' | 'answers' | 'makes'>): boolean =>
+  tries < triesAllowed || answers === 'held' || makes.length > 0;
+
+/** The makes of some kinds of instruments of which there are several to choose from. */
+export const makesOf = (kinds: readonly string[]): readonly Make[] =>
+  instruments.flatMap(({ kind, models }) => (kinds.includes(kind) && models.length > 1 ? models : []));
 
 /** Whether it is shown to those that it is for. */
 export const hasBegun = ({ from }: Pick<SetWork, 'from'>, now: Date): boolean =>

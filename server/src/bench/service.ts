@@ -36,7 +36,7 @@ import type { Occasion } from '../kept/laid';
 import { aimFor } from '../kept/practice';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
-import { occasionOf } from '../tasks/occasion';
+import { takenForTask } from '../tasks/occasion';
 import { answerTo, handled, partsOf } from './judging';
 import { benchOf } from './shelf';
 
@@ -56,13 +56,14 @@ export async function newSetting(
   const { database, kept, now, seed } = services;
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const drawn = seed();
-  const chosen = rejectRangeErrors(() =>
-    model ? modelOf(instrument, model) : seeded(drawn).pick(instrument.models),
-  );
+  const { occasion, makes } = await takenForTask(services, who, instrument.kind, task);
+  const among =
+    makes.length > 0 ? instrument.models.filter(({ id: own }) => makes.includes(own)) : instrument.models;
+  const chosen = rejectRangeErrors(() => (model ? modelOf(instrument, model) : seeded(drawn).pick(among)));
   const conventions = await kept.conventions(who.conventionsId);
-  const occasion = await occasionOf(services, who, instrument.kind, task);
+  const anyMake = !model && makes.length === 0;
   const aim =
-    mode === 'read' && !model ? aimFor(await kept.practices.ofOne(who.id), instrument.kind, now()) : null;
+    mode === 'read' && anyMake ? aimFor(await kept.practices.ofOne(who.id), instrument.kind, now()) : null;
   if (aim !== null) {
     const { setting, shows } = settingAt(instrument, aim, conventions, drawn);
     return putOnBench(services, who, id, { mode, setting, seed: drawn, ...(shows ? { aim } : {}) }, occasion);

@@ -161,6 +161,28 @@ describe('practice that is set', () => {
     expect(await readRuler(student, id)).toMatchObject({ triesLeft: 2, solution: null });
   });
 
+  it('is of the makes that it names, and counts those alone', async () => {
+    const student = await harness.asStudent('Xanthe Reed');
+    const id = randomUUID();
+    const makes = ['cylinder-10-0_2', 'cylinder-50-1'];
+    await set({ id, kinds: ['graduated-cylinder', 'ruler'], makes, settings: 3 });
+    const taken = new Set<string>();
+    for (let nth = 0; nth < 12; nth += 1) {
+      await readRuler(student, id, 'graduated-cylinder');
+      const newest = await harness.database.models.exercises.findOne({
+        where: { taskId: id },
+        order: [['createdAt', 'desc']],
+      });
+      taken.add((newest!.item as { setting: { model: string } }).setting.model);
+    }
+    expect([...taken].sort()).toEqual(makes);
+    expect((await readRuler(student, id)).triesLeft).toBe(2);
+    expect((await own(student)).find((one) => one.id === id)).toMatchObject({
+      progress: [{ read: 12 }, { read: 1 }],
+    });
+    await teacher.post(`${path}/tasks/${id}`, { withdrawn: true });
+  });
+
   it('holds its answers back until they are shown, in everything that is told', async () => {
     const student = await harness.asStudent('Xanthe Reed');
     const id = randomUUID();
@@ -217,6 +239,7 @@ describe('practice that is set', () => {
   it.each([
     [{ answers: 'held', settings: null }, 'whether they are steady is not told'],
     [{ tries: 4 }, 'At most 3 tries'],
+    [{ makes: ['cylinder-50-1'] }, 'no such make of what is to be read'],
     [{ answers: 'never' }, 'told at once, or once it is shown'],
     [{ kinds: [], investigations: [] }, 'what is to be read'],
     [{ investigations: [randomUUID()] }, 'not there any more'],

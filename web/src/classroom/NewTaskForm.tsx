@@ -1,5 +1,5 @@
 import type { TasksAnswer } from '@green-beam/contract';
-import { endOfDay, isoDay, practisedKinds, startOfDay, type SetWork } from '@green-beam/core';
+import { endOfDay, isoDay, makesOf, practisedKinds, startOfDay, type SetWork } from '@green-beam/core';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
 import { CheckField, ChoiceField, TextField } from '../ui/fields';
@@ -50,6 +50,7 @@ export function NewTaskForm({
   readonly onLeave: () => void;
 }) {
   const [kinds, setKinds] = useState<readonly string[]>(of?.kinds ?? []);
+  const [makes, setMakes] = useState<readonly string[]>(of?.makes ?? []);
   const [families, setFamilies] = useState<readonly string[]>(of?.investigations ?? []);
   const [onlyBenches, setOnlyBenches] = useState<readonly string[]>(of?.benches ?? []);
   const [onlyStudents, setOnlyStudents] = useState<readonly string[]>(of?.students ?? []);
@@ -63,6 +64,8 @@ export function NewTaskForm({
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
   const only = onlyBenches.length + onlyStudents.length;
+  const several = makesOf(kinds);
+  const onlyMakes = makes.filter((id) => several.some((make) => make.id === id));
   // What is not told cannot become steady.
   const countsSettings = way === 'held' && until === 'steady';
   const submit = (event: FormEvent) => {
@@ -70,6 +73,7 @@ export function NewTaskForm({
     onSet(
       {
         kinds,
+        makes: onlyMakes,
         settings: countsSettings ? 3 : until === 'steady' ? null : Number(until),
         investigations: families,
         benches: onlyBenches,
@@ -84,6 +88,7 @@ export function NewTaskForm({
       },
       () => {
         setKinds([]);
+        setMakes([]);
         setFamilies([]);
         setNote('');
       },
@@ -107,6 +112,23 @@ export function NewTaskForm({
         <legend className="mb-1 font-bold">What is to be read</legend>
         <Choices of={practised('reading')} chosen={kinds} onChange={setKinds} />
       </fieldset>
+      {several.length > 0 && (
+        <Fold
+          startsOpen={false}
+          title="Makes"
+          aside={onlyMakes.length === 0 ? 'any make' : `${onlyMakes.length} chosen`}
+        >
+          <p className="text-sm text-soft">
+            These alone; any make of an instrument of which none is marked. What is taken from this work
+            counts.
+          </p>
+          <Choices
+            of={several.map(({ id, name }) => [id, name] as const)}
+            chosen={makes}
+            onChange={setMakes}
+          />
+        </Fold>
+      )}
       <Fold
         startsOpen={false}
         title="Drills"

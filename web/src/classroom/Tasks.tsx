@@ -1,5 +1,5 @@
 import { endpoints, type NewTask, type TaskChange, type TasksAnswer } from '@green-beam/contract';
-import { endOfDay, isoDay, practisedKinds, triesAllowed } from '@green-beam/core';
+import { endOfDay, isoDay, makesOf, practisedKinds, triesAllowed } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -147,14 +147,15 @@ const answeredWords = ({ tries, answers, shown }: Task): string =>
 type Task = TasksAnswer['tasks'][number];
 
 /** What is asked: what is read and drilled, how long, and what is handed in. */
-function whatOf({ kinds, settings, investigations }: Task, answer: TasksAnswer): string {
+function whatOf({ kinds, makes, settings, investigations }: Task, answer: TasksAnswer): string {
   const practised = kinds.map((kind) => practisedKinds.find((own) => own.kind === kind)?.name ?? kind);
   const books = investigations.map(
     (id) => answer.investigations.find((own) => own.id === id)?.title ?? 'an investigation that is gone',
   );
+  const only = makesOf(kinds).flatMap(({ id, name }) => (makes.includes(id) ? [name] : []));
   return [
     practised.length > 0 &&
-      `${practised.join(', ')}: ${settings === null ? 'until steady' : `${settings} of each`}`,
+      `${practised.join(', ')}${only.length > 0 ? ` (${only.join(', ')})` : ''}: ${settings === null ? 'until steady' : `${settings} of each`}`,
     books.length > 0 && `hand in ${books.join(', ')}`,
   ]
     .filter(Boolean)

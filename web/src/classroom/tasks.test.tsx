@@ -1,5 +1,5 @@
 import type { TasksAnswer } from '@green-beam/contract';
-import { endOfDay } from '@green-beam/core';
+import { endOfDay, makesOf } from '@green-beam/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { fireEvent } from '@testing-library/dom';
 import { describe, expect, it } from 'vitest';
@@ -23,7 +23,7 @@ const answer: TasksAnswer = {
       note: 'Mind the zero.',
       setAt: '2026-11-03T09:00:00Z',
       withdrawn: false,
-      ...{ shown: false, tries: 3, answers: 'at once' },
+      ...{ shown: false, tries: 3, answers: 'at once', makes: [] },
       done: ['Ada Lind'],
       open: ['Bo Quill'],
     },
@@ -114,7 +114,16 @@ describe('practice', () => {
     const { user, sent } = tasks();
     const form = await screen.findByRole('form', { name: 'Set work' });
     expect(within(form).getByRole('button', { name: 'Set it' })).toBeDisabled();
+    expect(within(form).queryByRole('button', { name: /^Makes/ })).toBeNull();
+    await user.click(within(form).getByLabelText('micrometer'));
+    await user.click(within(form).getByRole('button', { name: /^Makes/ }));
+    const [make] = makesOf(['micrometer']);
+    await user.click(within(form).getByLabelText(make!.name));
+    // Without its instrument a make is no longer asked for.
     await user.click(within(form).getByLabelText('burette'));
+    await user.click(within(form).getByLabelText('micrometer'));
+    const [burette] = makesOf(['burette']);
+    await user.click(within(form).getByLabelText(burette!.name));
     await user.selectOptions(within(form).getByLabelText('How long'), '5 settings of each');
     await user.click(within(form).getByRole('button', { name: /^Drills/ }));
     await user.click(within(form).getByLabelText('Count the figures'));
@@ -129,6 +138,7 @@ describe('practice', () => {
     await waitFor(() => expect(sent('POST /api/classes/*/tasks')).toHaveLength(1));
     expect(sent('POST /api/classes/*/tasks')[0]?.body).toMatchObject({
       kinds: ['burette', 'counting'],
+      makes: [burette!.id],
       investigations: ['pin'],
       students: ['ada'],
       counts: 5,

@@ -150,7 +150,7 @@ describe('drills', () => {
   it('counts for work that is set as soon as it is answered', async () => {
     const task = (read: number) => ({
       ...{ id: 't', kinds: ['counting'], settings: 3, investigations: [], benches: [], students: [] },
-      ...{ tries: 3, answers: 'at once', shown: false, taken: [] },
+      ...{ tries: 3, answers: 'at once', shown: false, taken: [], makes: [] },
       ...{ from: null, due: null, place: 'home', note: '', counts: 0, setAt: '2026-11-03T09:00:00Z' },
       ...{ withdrawn: false, books: [], done: false, late: false },
       progress: [{ kind: 'counting', read, state: 'begun', done: false }],
@@ -226,7 +226,16 @@ describe('drills', () => {
         students: [],
       },
       ...{ from: null, due: null, place: 'home', note: '', counts: 0, setAt: '2026-11-03T09:00:00Z' },
-      ...{ withdrawn: false, books: [], done: false, late: false, tries: 3, answers: 'held', shown: false },
+      ...{
+        withdrawn: false,
+        books: [],
+        done: false,
+        late: false,
+        tries: 3,
+        answers: 'held',
+        shown: false,
+        makes: [],
+      },
       progress: ['counting', 'ruler'].map((kind) => ({ kind, read: 1, state: 'begun', done: false })),
       taken: [
         { id: 'one', kind: 'ruler', of: 'setting' },

@@ -1,5 +1,5 @@
 import { endpoints, type OwnTask } from '@green-beam/contract';
-import { practisedKinds, triesAllowed } from '@green-beam/core';
+import { makesOf, practisedKinds, triesAllowed } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { call, sentenceFor } from '../api';
 import { Link } from 'react-router';
@@ -36,6 +36,7 @@ function Task({ task }: { readonly task: OwnTask }) {
         {progress.map((own) => (
           <li key={own.kind} className="flex flex-wrap items-center gap-x-3">
             <span className={own.done ? 'text-soft' : 'font-bold'}>{practised(own.kind).name}</span>
+            <span className="text-sm text-soft">{onlyOf(task, own.kind)}</span>
             <span className="mr-auto text-sm text-soft">
               {settings === null
                 ? `${own.state}, until steady`
@@ -77,14 +78,22 @@ const practised = (kind: string): (typeof practisedKinds)[number] =>
   practisedKinds.find((own) => own.kind === kind) ?? { kind, name: kind, of: 'reading' };
 
 /** How it is answered, where that is another way than usual. */
-const rulesOf = ({ tries, answers, shown }: OwnTask): string =>
+const rulesOf = ({ tries, answers, shown, makes }: OwnTask): string =>
   answers === 'held'
     ? shown
       ? ' · the answers are shown'
       : ' · one answer each; what is right is told when your teacher shows it'
     : tries < triesAllowed
       ? ` · ${tries === 1 ? 'one try' : `${tries} tries`} each; what is taken from here counts`
-      : '';
+      : makes.length > 0
+        ? ' · what is taken from here counts'
+        : '';
+
+/** The makes that are to be read, where it says which. */
+const onlyOf = ({ makes }: OwnTask, kind: string): string =>
+  makesOf([kind])
+    .flatMap(({ id, name }) => (makes.includes(id) ? [name] : []))
+    .join(', ');
 
 /** What was answered while nothing was told, to be looked at now that it is. */
 function Taken({ task: { taken, shown } }: { readonly task: OwnTask }) {

@@ -66,7 +66,7 @@ describe('practice that is set', () => {
     place: 'home',
     note: 'Mind the zero.',
     setAt: '2026-11-03T09:00:00Z',
-    ...{ withdrawn: false, tries: 3, answers: 'at once', shown: false, taken: [] },
+    ...{ withdrawn: false, tries: 3, answers: 'at once', shown: false, taken: [], makes: [] },
     done: false,
     late: true,
     progress: [
