@@ -60,7 +60,7 @@ export const paths = {
   call: '/api/classes/:classId/calls/:callId',
   benches: '/api/classes/:classId/benches',
   board: '/api/classes/:classId/board',
-  atHand: '/api/classes/:classId/at-hand',
+  atHand: '/api/classes/:classId/now',
   classQuestion: '/api/classes/:classId/question',
   revealQuestion: '/api/classes/:classId/question/answer',
   classStation: '/api/classes/:classId/station',

@@ -94,7 +94,7 @@ const matrix: Readonly<Record<string, string>> = {
   'get /api/classes/:classId/benches': '1333yyy3',
   'post /api/classes/:classId/benches': '13333yy3',
   'get /api/classes/:classId/board': '1333yyy3',
-  'get /api/classes/:classId/at-hand': '1333yyy3',
+  'get /api/classes/:classId/now': '1333yyy3',
   'get /api/classes/:classId/students/:studentId': '1333yyy3',
   'post /api/classes/:classId/students': '13333yy3',
   'post /api/classes/:classId/students/:studentId': '13333yy3',

@@ -41,7 +41,7 @@ describe('the board', () => {
     const student = await harness.asStudent('Delphi Marsh');
     const me = (await student.get<SessionAnswer>('/api/session')).body.who!.id;
     const atHand = async () =>
-      (await teacher.get<AtHandAnswer>(`/api/classes/${classId}/at-hand`)).body.atHand.flatMap(
+      (await teacher.get<AtHandAnswer>(`/api/classes/${classId}/now`)).body.atHand.flatMap(
         ({ studentId, kind, tries }) => (studentId === me ? [[kind, tries]] : []),
       );
     expect(await atHand()).toEqual([]);

@@ -117,7 +117,7 @@ describe('the class at a glance', () => {
     const since = new Date(2026, 10, 3, 10, 4).toISOString();
     const ada = board().students.find(({ name }) => name === 'Ada Lind')!;
     classroom('', {
-      'GET /api/classes/tern/at-hand': {
+      'GET /api/classes/tern/now': {
         atHand: [{ studentId: ada.id, kind: 'micrometer', since, tries: 2 }],
       },
     });
