@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // As many as there are cores: by itself it leaves one to whoever looks on.
+    maxWorkers: '100%',
     projects: [
       {
         test: {

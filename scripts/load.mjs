@@ -26,7 +26,8 @@ const page = (rows, { seconds, pooler: viaPooler, processes }) => {
 
 Written by \`npm run load${viaPooler ? ' -- --pooler' : ''}\`: ${seconds} seconds each, on ${cpus().length} cores that server, PostgreSQL${viaPooler ? ', PgBouncer (transactions; LISTEN on a direct connection)' : ''} and
 the generator of the load share; ${processes === '1' ? 'one process' : `${processes} processes`} of the server. Each student has a page open, writes every 5 to 10 s, in turn a reading
-on the bench and an entry in the logbook of a bench of three; each board follows its class and fetches what is new of it.
+on the bench and an entry in the logbook of a bench of three; each board follows its class and fetches what is new of it, and every 8 s what lies before
+each student.
 
 ${line('students', ({ students }) => students)}
 |---|${rows.map(() => '---:').join('|')}|

@@ -5,6 +5,8 @@ import { makeSchool } from './loadSchool.mjs';
 /** Makes the load of scripts/load.mjs in a process of its own, and tells what it cost itself. */
 const betweenMs = [5_000, 10_000];
 const warmSeconds = 20;
+/** How often a board asks what lies before its students. */
+const everyMs = 8_000;
 const state = {};
 
 process.on('message', async (message) => {
@@ -35,7 +37,7 @@ async function idle(count) {
 async function load({ seconds }) {
   const streams = [];
   for (const person of state.people) streams.push(await state.client.open(person, () => undefined));
-  const boardTimes = [];
+  const [boardTimes, clocks] = [[], []];
   for (const board of state.classes) {
     const who = { id: board.teacher, cookie: board.cookie };
     await state.client.ask(who, 'GET', `/api/classes/${board.id}/board`);
@@ -60,6 +62,8 @@ async function load({ seconds }) {
     streams.push(
       await state.client.open(who, (event) => event.changed === 'board' && void patch(event.students)),
     );
+    const look = () => void state.client.ask(who, 'GET', `/api/classes/${board.id}/now`);
+    clocks.push(setTimeout(() => clocks.push(setInterval(look, everyMs)), Math.random() * everyMs));
   }
   let [began, cpu] = [0, process.cpuUsage()];
   const until = performance.now() + (warmSeconds + seconds) * 1000;
@@ -88,6 +92,7 @@ async function load({ seconds }) {
   process.send({ counts: false });
   const [held, told] = [{ ...state.client.counts }, [...times]];
   await work;
+  clocks.forEach(clearInterval);
   for (const open of streams) open.destroy();
   const { requests, events } = held;
   const { errors } = state.client.counts;
