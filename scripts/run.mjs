@@ -11,6 +11,22 @@ export function run(command, args, options = {}) {
     throw new Sentence(`“${[command, ...args].join(' ')}” failed; what it said stands above.`);
 }
 
+/** Runs commands side by side, their output shown as it comes. Throws a sentence when one of them fails. */
+export async function runTogether(commands, options = {}) {
+  const failed = await Promise.all(
+    commands.map(
+      ([command, ...args]) =>
+        new Promise((resolve) => {
+          const child = spawn(command, args, { stdio: 'inherit', ...options });
+          child.once('error', () => resolve(command));
+          child.once('exit', (status) => resolve(status === 0 ? null : [command, ...args].join(' ')));
+        }),
+    ),
+  );
+  const first = failed.find((own) => own !== null);
+  if (first) throw new Sentence(`“${first}” failed; what it said stands above.`);
+}
+
 /** Runs a command and gives what it printed, or null when it failed. */
 export function ask(command, args, options = {}) {
   const { status, stdout } = spawnSync(command, args, { encoding: 'utf8', ...options });

@@ -1,5 +1,5 @@
 import { build, checkNode, chromium, home, nodePackages } from './machine.mjs';
-import { main, run } from './run.mjs';
+import { main, run, runTogether } from './run.mjs';
 
 /** Everything that must hold before a change lands: lint, types, unit and server tests, browser tests. */
 await main(async () => {
@@ -9,8 +9,11 @@ await main(async () => {
     console.log(`\n— ${name}`);
     run(command, args, { cwd: home, env: { ...process.env, CHROMIUM: chromium() } });
   };
-  step('lint', 'npm', 'run', '--silent', 'lint');
-  step('types', 'npm', 'run', '--silent', 'types');
+  console.log('\n— lint and types');
+  await runTogether(
+    ['lint', 'types'].map((script) => ['npm', 'run', '--silent', script]),
+    { cwd: home },
+  );
   step('unit and server tests', 'npx', 'vitest', 'run');
   console.log('\n— build');
   build();
