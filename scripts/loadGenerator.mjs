@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { clearInterval, setInterval } from 'node:timers';
 import { LoadClient } from './loadClient.mjs';
 import { makeSchool } from './loadSchool.mjs';
 
