@@ -1,13 +1,23 @@
 import type { TasksAnswer } from '@green-beam/contract';
-import { endOfDay, isoDay, makesOf, practisedKinds, startOfDay, type SetWork } from '@green-beam/core';
+import {
+  endOfDay,
+  isoDay,
+  makesOf,
+  practisedKinds,
+  startOfDay,
+  triesAllowed,
+  type SetWork,
+} from '@green-beam/core';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Button } from '../ui/Button';
-import { CheckField, ChoiceField, TextField } from '../ui/fields';
+import { ChoiceField, TextField } from '../ui/fields';
 import { Fold } from '../ui/Fold';
+import { Choices } from './Choices';
 import { DayField } from './DayField';
 
+const steady = 'steady';
 const untils = [
-  ['steady', 'until each is steady'],
+  [steady, 'until each is steady'],
   ['3', '3 settings of each'],
   ['5', '5 settings of each'],
   ['10', '10 settings of each'],
@@ -28,10 +38,16 @@ const ways = [
   ['1', '1 try each; told at once'],
   ['held', '1 answer each; told when you show it'],
 ] as const;
-const wayOf = ({ answers, tries }: Pick<SetWork, 'answers' | 'tries'>): string =>
-  answers === 'held' ? 'held' : String(tries);
+const wayOf = ({ answers, tries }: SetWork): string => (answers === 'held' ? 'held' : String(tries));
 
 const dayOf = (instant: string | null): string => (instant === null ? '' : isoDay(instant));
+const instantOf = (day: string, of: (day: string) => Date): string | null =>
+  day === '' ? null : of(day).toISOString();
+
+const nothing: SetWork = {
+  ...{ kinds: [], makes: [], settings: null, investigations: [], benches: [], students: [] },
+  ...{ from: null, due: null, place: 'lesson', note: '', counts: 0, tries: triesAllowed, answers: 'at once' },
+};
 
 /** What is to be read, drilled and handed in; for whom; from when to when; how it is answered; and what it counts. */
 export function NewTaskForm({
@@ -49,49 +65,25 @@ export function NewTaskForm({
   /** Leaves what is set as it is. */
   readonly onLeave: () => void;
 }) {
-  const [kinds, setKinds] = useState<readonly string[]>(of?.kinds ?? []);
-  const [makes, setMakes] = useState<readonly string[]>(of?.makes ?? []);
-  const [families, setFamilies] = useState<readonly string[]>(of?.investigations ?? []);
-  const [onlyBenches, setOnlyBenches] = useState<readonly string[]>(of?.benches ?? []);
-  const [onlyStudents, setOnlyStudents] = useState<readonly string[]>(of?.students ?? []);
-  const [until, setUntil] = useState(of ? String(of.settings ?? 'steady') : 'steady');
-  const [place, setPlace] = useState<SetWork['place']>(of?.place ?? 'lesson');
-  const [from, setFrom] = useState(dayOf(of?.from ?? null));
-  const [due, setDue] = useState(dayOf(of?.due ?? null));
-  const [counts, setCounts] = useState(String(of?.counts ?? 0));
-  const [way, setWay] = useState(of ? wayOf(of) : '3');
-  const [note, setNote] = useState(of?.note ?? '');
+  const [work, setWork] = useState<SetWork>(of ?? nothing);
+  const change = (part: Partial<SetWork>) => setWork({ ...work, ...part });
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => heading.current?.focus(), []);
-  const only = onlyBenches.length + onlyStudents.length;
+  const { kinds, settings, place } = work;
+  const [families, held] = [work.investigations, work.answers === 'held'];
+  const only = work.benches.length + work.students.length;
   const several = makesOf(kinds);
-  const onlyMakes = makes.filter((id) => several.some((make) => make.id === id));
-  // What is not told cannot become steady.
-  const countsSettings = way === 'held' && until === 'steady';
+  const makes = work.makes.filter((id) => several.some((make) => make.id === id));
   const submit = (event: FormEvent) => {
     event.preventDefault();
+    // Of what is set already nothing else goes along.
+    const { benches: forBenches, students: forStudents, from, due, counts, tries, answers } = work;
     onSet(
       {
-        kinds,
-        makes: onlyMakes,
-        settings: countsSettings ? 3 : until === 'steady' ? null : Number(until),
-        investigations: families,
-        benches: onlyBenches,
-        students: onlyStudents,
-        from: from === '' ? null : startOfDay(from).toISOString(),
-        due: due === '' ? null : endOfDay(due).toISOString(),
-        place,
-        note: note.trim(),
-        counts: Number(counts),
-        tries: way === 'held' ? 3 : Number(way),
-        answers: way === 'held' ? 'held' : 'at once',
+        ...{ kinds, makes, settings, investigations: families, benches: forBenches, students: forStudents },
+        ...{ from, due, place, note: work.note.trim(), counts, tries, answers },
       },
-      () => {
-        setKinds([]);
-        setMakes([]);
-        setFamilies([]);
-        setNote('');
-      },
+      () => change({ kinds: [], makes: [], investigations: [], note: '' }),
     );
   };
   const practised = (of: 'reading' | 'drill') =>
@@ -110,13 +102,13 @@ export function NewTaskForm({
       )}
       <fieldset>
         <legend className="mb-1 font-bold">What is to be read</legend>
-        <Choices of={practised('reading')} chosen={kinds} onChange={setKinds} />
+        <Choices of={practised('reading')} chosen={kinds} onChange={(own) => change({ kinds: own })} />
       </fieldset>
       {several.length > 0 && (
         <Fold
           startsOpen={false}
           title="Makes"
-          aside={onlyMakes.length === 0 ? 'any make' : `${onlyMakes.length} chosen`}
+          aside={makes.length === 0 ? 'any make' : `${makes.length} chosen`}
         >
           <p className="text-sm text-soft">
             These alone; any make of an instrument of which none is marked. What is taken from this work
@@ -125,7 +117,7 @@ export function NewTaskForm({
           <Choices
             of={several.map(({ id, name }) => [id, name] as const)}
             chosen={makes}
-            onChange={setMakes}
+            onChange={(own) => change({ makes: own })}
           />
         </Fold>
       )}
@@ -134,40 +126,47 @@ export function NewTaskForm({
         title="Drills"
         aside={`${practised('drill').filter(([kind]) => kinds.includes(kind)).length} chosen`}
       >
-        <Choices of={practised('drill')} chosen={kinds} onChange={setKinds} />
+        <Choices of={practised('drill')} chosen={kinds} onChange={(own) => change({ kinds: own })} />
       </Fold>
       <Fold startsOpen={false} title="Investigations to hand in" aside={`${families.length} chosen`}>
         <Choices
           of={investigations.map(({ id, title }) => [id, title] as const)}
           chosen={families}
-          onChange={setFamilies}
+          onChange={(own) => change({ investigations: own })}
         />
       </Fold>
       <Fold startsOpen={false} title="For whom" aside={only === 0 ? 'the class' : `${only} chosen`}>
         <p className="text-sm text-soft">For these alone; for all where none is marked.</p>
         <Choices
           of={benches.map(({ id, name }) => [id, name] as const)}
-          chosen={onlyBenches}
-          onChange={setOnlyBenches}
+          chosen={work.benches}
+          onChange={(own) => change({ benches: own })}
         />
         <Choices
           of={students.map(({ id, name }) => [id, name] as const)}
-          chosen={onlyStudents}
-          onChange={setOnlyStudents}
+          chosen={work.students}
+          onChange={(own) => change({ students: own })}
         />
       </Fold>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
         <ChoiceField
           label="How long"
-          value={countsSettings ? '3' : until}
-          choices={way === 'held' ? untils.slice(1) : untils}
-          onChange={setUntil}
+          value={settings === null ? steady : String(settings)}
+          choices={held ? untils.slice(1) : untils}
+          onChange={(own) => change({ settings: own === steady ? null : Number(own) })}
         />
         <ChoiceField
           label="How it is answered"
-          value={way}
+          value={wayOf(work)}
           choices={ways}
-          onChange={setWay}
+          onChange={(own) =>
+            change(
+              own === 'held'
+                ? // What is not told cannot become steady.
+                  { answers: 'held', tries: triesAllowed, settings: settings ?? 3 }
+                : { answers: 'at once', tries: Number(own) },
+            )
+          }
           className="sm:col-span-2"
         />
         <ChoiceField
@@ -177,12 +176,30 @@ export function NewTaskForm({
             ['lesson', 'in the lesson'],
             ['home', 'at home'],
           ]}
-          onChange={(own) => setPlace(own === 'home' ? 'home' : 'lesson')}
+          onChange={(own) => change({ place: own === 'home' ? 'home' : 'lesson' })}
         />
-        <DayField label="Shown from" day={from} onChange={setFrom} />
-        <DayField label="Due, at the end of" day={due} onChange={setDue} />
-        <ChoiceField label="It counts" value={counts} choices={worths} onChange={setCounts} />
-        <TextField label="A word to them" longest={500} value={note} onChange={setNote} />
+        <DayField
+          label="Shown from"
+          day={dayOf(work.from)}
+          onChange={(day) => change({ from: instantOf(day, startOfDay) })}
+        />
+        <DayField
+          label="Due, at the end of"
+          day={dayOf(work.due)}
+          onChange={(day) => change({ due: instantOf(day, endOfDay) })}
+        />
+        <ChoiceField
+          label="It counts"
+          value={String(work.counts)}
+          choices={worths}
+          onChange={(own) => change({ counts: Number(own) })}
+        />
+        <TextField
+          label="A word to them"
+          longest={500}
+          value={work.note}
+          onChange={(note) => change({ note })}
+        />
       </div>
       <div className="flex flex-wrap gap-4">
         <Button type="submit" look="main" disabled={busy || kinds.length + families.length === 0}>
@@ -191,28 +208,5 @@ export function NewTaskForm({
         {of && <Button onClick={onLeave}>Leave it as it is</Button>}
       </div>
     </form>
-  );
-}
-
-function Choices({
-  of,
-  chosen,
-  onChange,
-}: {
-  readonly of: readonly (readonly [key: string, name: string])[];
-  readonly chosen: readonly string[];
-  readonly onChange: (chosen: readonly string[]) => void;
-}) {
-  return (
-    <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-3">
-      {of.map(([key, name]) => (
-        <CheckField
-          key={key}
-          label={name}
-          checked={chosen.includes(key)}
-          onChange={(on) => onChange(on ? [...chosen, key] : chosen.filter((own) => own !== key))}
-        />
-      ))}
-    </div>
   );
 }
