@@ -1,6 +1,14 @@
-import { createBrowserRouter } from 'react-router';
+import type { ComponentType } from 'react';
+import { createBrowserRouter, type RouteObject } from 'react-router';
 import { Lost } from './shell/Lost';
 import { Shell } from './shell/Shell';
+
+/** A screen at an address; it loads when it is first opened. */
+const page = <Name extends string>(
+  path: string,
+  load: () => Promise<Readonly<Record<Name, ComponentType>>>,
+  name: Name,
+): RouteObject => ({ path, lazy: async () => ({ Component: (await load())[name] }) });
 
 /** Every address of the app. Screens load when they are first opened. */
 export const router = createBrowserRouter([
@@ -10,53 +18,20 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <p />,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./today/Today')).Today }) },
-      { path: 'account', lazy: async () => ({ Component: (await import('./session/Account')).Account }) },
-      { path: 'bench', lazy: async () => ({ Component: (await import('./bench/BenchIndex')).BenchIndex }) },
-      {
-        path: 'bench/which',
-        lazy: async () => ({ Component: (await import('./bench/WhichInstrument')).WhichInstrument }),
-      },
-      {
-        path: 'bench/balance',
-        lazy: async () => ({ Component: (await import('./bench/ConnectedBalance')).ConnectedBalance }),
-      },
-      {
-        path: 'bench/instruments/:kind',
-        lazy: async () => ({ Component: (await import('./bench/InstrumentPage')).InstrumentPage }),
-      },
-      {
-        path: 'bench/:settingId',
-        lazy: async () => ({ Component: (await import('./bench/Station')).Station }),
-      },
-      {
-        path: 'figures',
-        lazy: async () => ({ Component: (await import('./figures/Workbench')).Workbench }),
-      },
-      {
-        path: 'figures/drills',
-        lazy: async () => ({ Component: (await import('./figures/Drills')).Drills }),
-      },
-      {
-        path: 'figures/drills/:itemId',
-        lazy: async () => ({ Component: (await import('./figures/DrillPage')).DrillPage }),
-      },
-      {
-        path: 'figures/rearrange',
-        lazy: async () => ({ Component: (await import('./figures/Rearrange')).Rearrange }),
-      },
-      {
-        path: 'figures/spot',
-        lazy: async () => ({ Component: (await import('./figures/SpotTheFault')).SpotTheFault }),
-      },
-      {
-        path: 'figures/identify',
-        lazy: async () => ({ Component: (await import('./figures/Identify')).Identify }),
-      },
-      { path: 'figures/cards', lazy: async () => ({ Component: (await import('./figures/Cards')).Cards }) },
-      {
-        path: 'logbook',
-        lazy: async () => ({ Component: (await import('./logbook/LogbookIndex')).LogbookIndex }),
-      },
+      page('account', () => import('./session/Account'), 'Account'),
+      page('bench', () => import('./bench/BenchIndex'), 'BenchIndex'),
+      page('bench/which', () => import('./bench/WhichInstrument'), 'WhichInstrument'),
+      page('bench/balance', () => import('./bench/ConnectedBalance'), 'ConnectedBalance'),
+      page('bench/instruments/:kind', () => import('./bench/InstrumentPage'), 'InstrumentPage'),
+      page('bench/:settingId', () => import('./bench/Station'), 'Station'),
+      page('figures', () => import('./figures/Workbench'), 'Workbench'),
+      page('figures/drills', () => import('./figures/Drills'), 'Drills'),
+      page('figures/drills/:itemId', () => import('./figures/DrillPage'), 'DrillPage'),
+      page('figures/rearrange', () => import('./figures/Rearrange'), 'Rearrange'),
+      page('figures/spot', () => import('./figures/SpotTheFault'), 'SpotTheFault'),
+      page('figures/identify', () => import('./figures/Identify'), 'Identify'),
+      page('figures/cards', () => import('./figures/Cards'), 'Cards'),
+      page('logbook', () => import('./logbook/LogbookIndex'), 'LogbookIndex'),
       {
         path: 'logbook/:logbookId',
         lazy: async () => ({ Component: (await import('./logbook/Logbook')).Logbook }),
@@ -65,125 +40,46 @@ export const router = createBrowserRouter([
             index: true,
             lazy: async () => ({ Component: (await import('./logbook/Measure')).Measure }),
           },
-          {
-            path: 'uncertainty',
-            lazy: async () => ({ Component: (await import('./logbook/Uncertainty')).Uncertainty }),
-          },
-          {
-            path: 'compare',
-            lazy: async () => ({
-              Component: (await import('./compare/LogbookCompare')).LogbookCompare,
-            }),
-          },
-          {
-            path: 'review',
-            lazy: async () => ({ Component: (await import('./logbook/ReviewPage')).ReviewPage }),
-          },
-          {
-            path: 'check',
-            lazy: async () => ({ Component: (await import('./logbook/CheckPage')).CheckPage }),
-          },
-          {
-            path: 'second-look',
-            lazy: async () => ({ Component: (await import('./logbook/SecondLook')).SecondLook }),
-          },
-          {
-            path: 'history',
-            lazy: async () => ({ Component: (await import('./logbook/History')).History }),
-          },
-          {
-            path: 'report',
-            lazy: async () => ({ Component: (await import('./logbook/Report')).Report }),
-          },
+          page('uncertainty', () => import('./logbook/Uncertainty'), 'Uncertainty'),
+          page('compare', () => import('./compare/LogbookCompare'), 'LogbookCompare'),
+          page('review', () => import('./logbook/ReviewPage'), 'ReviewPage'),
+          page('check', () => import('./logbook/CheckPage'), 'CheckPage'),
+          page('second-look', () => import('./logbook/SecondLook'), 'SecondLook'),
+          page('history', () => import('./logbook/History'), 'History'),
+          page('report', () => import('./logbook/Report'), 'Report'),
         ],
       },
-      { path: 'compare/try', lazy: async () => ({ Component: (await import('./compare/TryIt')).TryIt }) },
-      { path: 'stock', lazy: async () => ({ Component: (await import('./stock/Stockroom')).Stockroom }) },
-      { path: 'stock/labels', lazy: async () => ({ Component: (await import('./stock/Labels')).Labels }) },
-      {
-        path: 'stock/compare',
-        lazy: async () => ({ Component: (await import('./compare/PiecesCompare')).PiecesCompare }),
-      },
-      {
-        path: 'stock/materials',
-        lazy: async () => ({ Component: (await import('./stock/Materials')).Materials }),
-      },
-      {
-        path: 'stock/:tag',
-        lazy: async () => ({ Component: (await import('./stock/PiecePage')).PiecePage }),
-      },
-      {
-        path: 'class/:classId/investigations',
-        lazy: async () => ({
-          Component: (await import('./classroom/investigations/Investigations')).Investigations,
-        }),
-      },
-      {
-        path: 'class/:classId/investigations/edit',
-        lazy: async () => ({
-          Component: (await import('./classroom/investigations/InvestigationEditor')).InvestigationEditor,
-        }),
-      },
-      {
-        path: 'class/:classId',
-        lazy: async () => ({ Component: (await import('./classroom/Board')).Board }),
-      },
-      {
-        path: 'class/:classId/tasks',
-        lazy: async () => ({ Component: (await import('./classroom/Tasks')).Tasks }),
-      },
-      {
-        path: 'class/:classId/staff',
-        lazy: async () => ({ Component: (await import('./classroom/ClassStaff')).ClassStaff }),
-      },
-      {
-        path: 'class/:classId/students/:studentId',
-        lazy: async () => ({ Component: (await import('./classroom/StudentPage')).StudentPage }),
-      },
-      {
-        path: 'class/:classId/marks',
-        lazy: async () => ({ Component: (await import('./classroom/BookOfMarks')).BookOfMarks }),
-      },
-      {
-        path: 'class/:classId/benches',
-        lazy: async () => ({ Component: (await import('./classroom/Benches')).Benches }),
-      },
-      {
-        path: 'class/:classId/compare',
-        lazy: async () => ({ Component: (await import('./compare/CompareIndex')).CompareIndex }),
-      },
-      {
-        path: 'class/:classId/compare/together',
-        lazy: async () => ({ Component: (await import('./compare/together/Together')).Together }),
-      },
-      {
-        path: 'class/:classId/compare/readings',
-        lazy: async () => ({ Component: (await import('./compare/ReadingsCompare')).ReadingsCompare }),
-      },
-      {
-        path: 'class/:classId/compare/:investigationId',
-        lazy: async () => ({ Component: (await import('./compare/ClassCompare')).ClassCompare }),
-      },
-      {
-        path: 'class/:classId/question',
-        lazy: async () => ({ Component: (await import('./classroom/ClassQuestion')).ClassQuestion }),
-      },
-      {
-        path: 'class/:classId/rules',
-        lazy: async () => ({ Component: (await import('./classroom/HouseRules')).HouseRules }),
-      },
-      {
-        path: 'class/:classId/rules/print',
-        lazy: async () => ({ Component: (await import('./classroom/RulesToPrint')).ClassRulesToPrint }),
-      },
-      {
-        path: 'rules',
-        lazy: async () => ({ Component: (await import('./classroom/RulesToPrint')).OwnRulesToPrint }),
-      },
-      {
-        path: 'class/:classId/roster',
-        lazy: async () => ({ Component: (await import('./classroom/Roster')).Roster }),
-      },
+      page('compare/try', () => import('./compare/TryIt'), 'TryIt'),
+      page('stock', () => import('./stock/Stockroom'), 'Stockroom'),
+      page('stock/labels', () => import('./stock/Labels'), 'Labels'),
+      page('stock/compare', () => import('./compare/PiecesCompare'), 'PiecesCompare'),
+      page('stock/materials', () => import('./stock/Materials'), 'Materials'),
+      page('stock/:tag', () => import('./stock/PiecePage'), 'PiecePage'),
+      page(
+        'class/:classId/investigations',
+        () => import('./classroom/investigations/Investigations'),
+        'Investigations',
+      ),
+      page(
+        'class/:classId/investigations/edit',
+        () => import('./classroom/investigations/InvestigationEditor'),
+        'InvestigationEditor',
+      ),
+      page('class/:classId', () => import('./classroom/Board'), 'Board'),
+      page('class/:classId/tasks', () => import('./classroom/Tasks'), 'Tasks'),
+      page('class/:classId/staff', () => import('./classroom/ClassStaff'), 'ClassStaff'),
+      page('class/:classId/students/:studentId', () => import('./classroom/StudentPage'), 'StudentPage'),
+      page('class/:classId/marks', () => import('./classroom/BookOfMarks'), 'BookOfMarks'),
+      page('class/:classId/benches', () => import('./classroom/Benches'), 'Benches'),
+      page('class/:classId/compare', () => import('./compare/CompareIndex'), 'CompareIndex'),
+      page('class/:classId/compare/together', () => import('./compare/together/Together'), 'Together'),
+      page('class/:classId/compare/readings', () => import('./compare/ReadingsCompare'), 'ReadingsCompare'),
+      page('class/:classId/compare/:investigationId', () => import('./compare/ClassCompare'), 'ClassCompare'),
+      page('class/:classId/question', () => import('./classroom/ClassQuestion'), 'ClassQuestion'),
+      page('class/:classId/rules', () => import('./classroom/HouseRules'), 'HouseRules'),
+      page('class/:classId/rules/print', () => import('./classroom/RulesToPrint'), 'ClassRulesToPrint'),
+      page('rules', () => import('./classroom/RulesToPrint'), 'OwnRulesToPrint'),
+      page('class/:classId/roster', () => import('./classroom/Roster'), 'Roster'),
       { path: '*', Component: Lost },
     ],
   },
