@@ -57,6 +57,16 @@ describe('groups on one scale', () => {
     expect(plot(Array.from({ length: 20 }, (_, at) => group(`g${at}`, [19, 20])))).not.toMatch(/this is/);
   });
 
+  it('are told apart by long names that begin alike', () => {
+    const names = ['graduated cylinder, Bench 1', 'graduated cylinder, Bench 2', 'Bench 3'];
+    const markup = plot(names.map((name) => group(name, [19, 20])));
+    expect([...markup.matchAll(/font-weight="700"[^>]*>([^<]*)</g)].map(([, text]) => text).sort()).toEqual([
+      'Bench 3',
+      'graduated c…r, Bench 1',
+      'graduated c…r, Bench 2',
+    ]);
+  });
+
   it('keep what is excluded in sight, as a cross', () => {
     const [first, ...others] = group('a', [19, 20, 21]).values;
     const markup = plot([group('a', [19, 20, 21], { values: [{ ...first!, excluded: true }, ...others] })]);

@@ -94,7 +94,11 @@ export const inFixedOrder = (
 /** Room above the groups. */
 export const top = 30;
 
-export const shortened = (name: string, most: number): string =>
-  name.length > most ? `${name.slice(0, most - 1)}…` : name;
+/** A long name by its beginning and its end: names that begin alike still differ. */
+export function shortened(name: string, most: number): string {
+  if (name.length <= most) return name;
+  const head = Math.ceil((most - 1) / 2);
+  return `${name.slice(0, head).trimEnd()}…${name.slice(head + 1 - most).trimStart()}`;
+}
 
 export const short = (value: number): string => String(Number(value.toPrecision(6))).replace('-', '−');
