@@ -105,14 +105,23 @@ test('three kinds of glass: claimed first, judged by the data, ranked by the cla
   await teacher.getByLabel('Between').selectOption('readers');
   await teacher.getByLabel('In the row').selectOption('Cylinder C-04');
   await teacher.getByRole('button', { name: 'Put Odile Kern aside' }).click();
-  await teacher.getByRole('link', { name: 'Compare the 4 that are put aside' }).click();
+  await teacher.getByLabel('In the row').selectOption('Beaker K-01');
+  await teacher.getByRole('button', { name: 'Put Odile Kern aside' }).click();
+  await teacher.getByRole('link', { name: 'Compare the 5 that are put aside' }).click();
   await expect(
     region(teacher, 'Numbers of each group').getByRole('row', { name: /Beaker K-01/ }),
   ).toContainText('11 of 12');
-  await expect(region(teacher, title)).toContainText(
+  await expect(region(teacher, `${title}, Cylinder C-04`)).toContainText(
     'Not compared: 4 of its trials are in Cylinder C-04 already.',
   );
   await clean(teacher, laptopAndPhone);
+  // One reader on two vessels: each is called by its vessel.
+  for (const vessel of ['Burette U-01', 'Cylinder C-04', 'Beaker K-01'])
+    await teacher.getByRole('button', { name: `Take it out ${vessel}` }).click();
+  for (const vessel of ['Cylinder C-04', 'Beaker K-01'])
+    await expect(
+      region(teacher, 'Numbers of each group').getByRole('row', { name: `${title}, ${vessel}, Odile Kern` }),
+    ).toContainText('4');
   await teacher.goto(compared);
 
   // Two readers of one vessel, at an address of its own.

@@ -1,5 +1,16 @@
 import { afterEach, describe, expect, it } from 'vitest';
-import { endOfDay, hasBegun, hasOwnRules, isFor, makesOf, practisedKinds, progressOf } from './task';
+import {
+  answeredWords,
+  endOfDay,
+  hasBegun,
+  hasOwnRules,
+  isFor,
+  makeNames,
+  makesOf,
+  practisedKinds,
+  practisedNamed,
+  progressOf,
+} from './task';
 
 const now = new Date('2026-11-03T10:00:00Z');
 const read = (counts: Record<string, number>) => (kind: string) => counts[kind] ?? 0;
@@ -73,6 +84,26 @@ describe('practice that is set', () => {
     [3, 'at once', ['cylinder-50-1'], true],
   ] as const)('with %i tries, told %s, of %j, has rules of its own: %s', (tries, answers, makes, whether) => {
     expect(hasOwnRules({ tries, answers, makes })).toBe(whether);
+  });
+
+  it.each([
+    [['ruler'], 3, 'at once', ''],
+    [['ruler'], 2, 'at once', '2 tries each'],
+    [['ruler'], 1, 'at once', 'one try each'],
+    [['ruler'], 3, 'held', 'one answer each'],
+    [[], 1, 'held', ''],
+  ] as const)('of %j, with %i tries, told %s, is answered “%s”', (kinds, tries, answers, words) => {
+    expect(answeredWords({ kinds, tries, answers })).toBe(words);
+  });
+
+  it('is called by its names, also by one that is gone', () => {
+    expect(practisedNamed('counting')).toMatchObject({ name: 'Count the figures', of: 'drill' });
+    expect(practisedNamed('astrolabe').name).toBe('astrolabe');
+    const [first, second] = makesOf(['micrometer']);
+    expect(makeNames({ makes: [second!.id, first!.id] }, ['micrometer'])).toBe(
+      `${first!.name}, ${second!.name}`,
+    );
+    expect(makeNames({ makes: [first!.id] }, ['ruler'])).toBe('');
   });
 
   it('may be of one make, where there are several', () => {

@@ -39,6 +39,10 @@ export const practisedKinds: readonly {
   ...drills.map(({ kind, name }) => ({ kind, name, of: 'drill' as const })),
 ];
 
+/** A kind by its name; one that is gone by what it was called. */
+export const practisedNamed = (kind: string): (typeof practisedKinds)[number] =>
+  practisedKinds.find((own) => own.kind === kind) ?? { kind, name: kind, of: 'reading' };
+
 /** How far somebody has come with one kind since it was set. */
 export interface KindProgress {
   readonly kind: string;
@@ -74,9 +78,26 @@ export const hasOwnRules = ({
 }: Pick<SetWork, 'tries' | 'answers' | 'makes'>): boolean =>
   tries < triesAllowed || answers === 'held' || makes.length > 0;
 
+/** How its settings and items are answered, in words; empty for as usual, and where there are none. */
+export function answeredWords({
+  kinds,
+  tries,
+  answers,
+}: Pick<SetWork, 'kinds' | 'tries' | 'answers'>): string {
+  if (kinds.length === 0) return '';
+  if (answers === 'held') return 'one answer each';
+  return tries === triesAllowed ? '' : tries === 1 ? 'one try each' : `${tries} tries each`;
+}
+
 /** The makes of some kinds of instruments of which there are several to choose from. */
 export const makesOf = (kinds: readonly string[]): readonly Make[] =>
   instruments.flatMap(({ kind, models }) => (kinds.includes(kind) && models.length > 1 ? models : []));
+
+/** The names of those makes of some kinds that work is of, one after another; empty for any. */
+export const makeNames = ({ makes }: Pick<SetWork, 'makes'>, kinds: readonly string[]): string =>
+  makesOf(kinds)
+    .flatMap(({ id, name }) => (makes.includes(id) ? [name] : []))
+    .join(', ');
 
 /** Whether it is shown to those that it is for. */
 export const hasBegun = ({ from }: Pick<SetWork, 'from'>, now: Date): boolean =>

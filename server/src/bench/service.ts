@@ -36,7 +36,7 @@ import type { Occasion } from '../kept/laid';
 import { aimFor } from '../kept/practice';
 import { stationOf, type Station } from '../kept/station';
 import type { Services } from '../services';
-import { takenForTask } from '../tasks/occasion';
+import { rulesFor } from '../tasks/rules';
 import { answerTo, handled, partsOf } from './judging';
 import { benchOf } from './shelf';
 
@@ -56,7 +56,7 @@ export async function newSetting(
   const { database, kept, now, seed } = services;
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const drawn = seed();
-  const { occasion, makes } = await takenForTask(services, who, instrument.kind, task);
+  const { occasion, makes } = await rulesFor(services, who, instrument.kind, task);
   const among =
     makes.length > 0 ? instrument.models.filter(({ id: own }) => makes.includes(own)) : instrument.models;
   const chosen = rejectRangeErrors(() => (model ? modelOf(instrument, model) : seeded(drawn).pick(among)));

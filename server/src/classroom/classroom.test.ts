@@ -48,8 +48,8 @@ describe('the board', () => {
     const id = randomUUID();
     await student.post('/api/bench/settings', { id, kind: 'ruler', mode: 'read' });
     expect(await atHand()).toEqual([['ruler', 0]]);
-    const answer = () =>
-      student.post(`/api/bench/settings/${id}/attempts`, {
+    const answer = (of = id) =>
+      student.post(`/api/bench/settings/${of}/attempts`, {
         ...{ id: randomUUID(), text: '0.10', unit: 'mm', hands: null },
       });
     await answer();
@@ -57,13 +57,26 @@ describe('the board', () => {
     await answer();
     await answer();
     expect(await atHand()).toEqual([]);
+    // One answer while it is held back, as many as usual once it is told.
+    const task = randomUUID();
+    await teacher.post(`/api/classes/${classId}/tasks`, {
+      ...{ id: task, kinds: ['ruler'], settings: 1, answers: 'held', benches: [] },
+      ...{ due: null, place: 'lesson', note: '' },
+    });
+    const held = randomUUID();
+    await student.post('/api/bench/settings', { id: held, kind: 'ruler', mode: 'read', task });
+    expect(await atHand()).toEqual([['ruler', 0]]);
+    await answer(held);
+    expect(await atHand()).toEqual([]);
+    await teacher.post(`/api/classes/${classId}/tasks/${task}`, { shown: true });
+    expect(await atHand()).toEqual([['ruler', 1]]);
     // The newest counts, and nothing that was left long ago.
     const item = randomUUID();
     await student.post('/api/drills/items', { id: item, kind: 'counting' });
     expect(await atHand()).toEqual([['counting', 0]]);
     await harness.database.models.exercises.update(
       { createdAt: new Date(Date.now() - 21 * 60_000) },
-      { where: { id: item }, silent: true },
+      { where: { personId: me }, silent: true },
     );
     expect(await atHand()).toEqual([]);
   });

@@ -23,7 +23,7 @@ import { leftAfter, leftOf, takeTry, triesAt, type Tried } from '../exercises/tr
 import { rejectRangeErrors } from '../http/problem';
 import type { Laid } from '../kept/laid';
 import type { Services } from '../services';
-import { takenForTask } from '../tasks/occasion';
+import { rulesFor } from '../tasks/rules';
 
 /** Every drill, with what the caller can do with each. */
 export async function drillsFor({ kept }: Services, who: Caller): Promise<DrillsAnswer> {
@@ -52,7 +52,7 @@ export async function layOutDrill(
   const item = makeItem(drill, conventions, level, drawn);
   const exercise = { format: exerciseFormat, of: 'drill', kind: drill.kind, level, item } as const;
   const { conventionsId } = who;
-  const { occasion } = await takenForTask(services, who, drill.kind, task);
+  const { occasion } = await rulesFor(services, who, drill.kind, task);
   const laid = { ...occasion, id, personId: who.id, conventionsId, seed: drawn, exercise };
   const added = await layOut(services, laid);
   return drillAnswer(services, added ? laid : await ownExercise(services, who, 'drill', id));

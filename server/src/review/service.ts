@@ -11,7 +11,7 @@ import {
   type TaskLine,
   type WorkCell,
 } from '@green-beam/contract';
-import { practisedKinds, sumOfMarks } from '@green-beam/core';
+import { practisedNamed, sumOfMarks } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
@@ -167,6 +167,6 @@ function cellOf({ familyId, logbookId, handedIn, handedBack, marks }: BookRow, f
 /** What is asked in a task, in a line. */
 const titleOf = ({ kinds, investigations }: TaskLine, families: readonly Family[]): string =>
   [
-    ...kinds.map((kind) => practisedKinds.find((own) => own.kind === kind)?.name ?? kind),
+    ...kinds.map((kind) => practisedNamed(kind).name),
     ...investigations.map((id) => families.find((own) => own.id === id)?.title ?? 'an investigation'),
   ].join(', ');

@@ -1,5 +1,5 @@
 import { endpoints, type NewTask, type TaskChange, type TasksAnswer } from '@green-beam/contract';
-import { endOfDay, isoDay, makesOf, practisedKinds, triesAllowed } from '@green-beam/core';
+import { answeredWords, endOfDay, isoDay, makeNames, practisedNamed } from '@green-beam/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -9,6 +9,8 @@ import { wholeDay } from '../ui/clock';
 import { DayField } from './DayField';
 import { NewTaskForm } from './NewTaskForm';
 import { Loading, Page, Trouble } from '../ui/Notice';
+
+const isHeld = ({ kinds, answers }: Task): boolean => kinds.length > 0 && answers === 'held';
 
 const tasksKey = (classId: string) => ['tasks', classId] as const;
 
@@ -82,7 +84,8 @@ export function Tasks() {
                   {task.from && `, shown from ${wholeDay(task.from)}`}
                   {task.due && `, due ${wholeDay(task.due)}`}
                   {task.counts > 0 && `, counts ${task.counts}`}
-                  {answeredWords(task)}
+                  {answeredWords(task) && `, ${answeredWords(task)}`}
+                  {isHeld(task) && (task.shown ? ', told' : ', not told yet')}
                   {task.note && ` · ${task.note}`}
                 </p>
                 <p>
@@ -109,7 +112,7 @@ export function Tasks() {
                       Change what it asks
                     </Button>
                   )}
-                  {!task.withdrawn && task.answers === 'held' && !task.shown && (
+                  {!task.withdrawn && isHeld(task) && !task.shown && (
                     <Button onClick={() => change.mutate({ taskId: task.id, shown: true })}>
                       Show the answers
                     </Button>
@@ -136,26 +139,18 @@ export function Tasks() {
   );
 }
 
-/** How it is answered, where that is another way than usual. */
-const answeredWords = ({ tries, answers, shown }: Task): string =>
-  answers === 'held'
-    ? `, one answer each, ${shown ? 'told' : 'not told yet'}`
-    : tries < triesAllowed
-      ? `, ${tries === 1 ? 'one try' : `${tries} tries`} each`
-      : '';
-
 type Task = TasksAnswer['tasks'][number];
 
 /** What is asked: what is read and drilled, how long, and what is handed in. */
-function whatOf({ kinds, makes, settings, investigations }: Task, answer: TasksAnswer): string {
-  const practised = kinds.map((kind) => practisedKinds.find((own) => own.kind === kind)?.name ?? kind);
+function whatOf(task: Task, answer: TasksAnswer): string {
+  const { kinds, settings, investigations } = task;
   const books = investigations.map(
     (id) => answer.investigations.find((own) => own.id === id)?.title ?? 'an investigation that is gone',
   );
-  const only = makesOf(kinds).flatMap(({ id, name }) => (makes.includes(id) ? [name] : []));
+  const [names, makes] = [kinds.map((kind) => practisedNamed(kind).name).join(', '), makeNames(task, kinds)];
   return [
-    practised.length > 0 &&
-      `${practised.join(', ')}${only.length > 0 ? ` (${only.join(', ')})` : ''}: ${settings === null ? 'until steady' : `${settings} of each`}`,
+    names &&
+      `${names}${makes && ` (${makes})`}: ${settings === null ? 'until steady' : `${settings} of each`}`,
     books.length > 0 && `hand in ${books.join(', ')}`,
   ]
     .filter(Boolean)

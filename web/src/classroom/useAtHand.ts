@@ -1,5 +1,5 @@
 import { endpoints, type AtHandAnswer } from '@green-beam/contract';
-import { practisedKinds } from '@green-beam/core';
+import { practisedNamed } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from '../api';
@@ -18,12 +18,7 @@ export function useAtHand(classId: string): ReadonlyMap<string, AtHand> {
   });
   return useMemo(
     () =>
-      new Map(
-        data?.atHand.map((own) => [
-          own.studentId,
-          { ...own, name: practisedKinds.find(({ kind }) => kind === own.kind)?.name ?? own.kind },
-        ]),
-      ),
+      new Map(data?.atHand.map((own) => [own.studentId, { ...own, name: practisedNamed(own.kind).name }])),
     [data],
   );
 }

@@ -1,8 +1,9 @@
 import type { ReadingsAnswer } from '@green-beam/contract';
 import { presetNamed } from '@green-beam/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { describe, expect, it, vi } from 'vitest';
 import { open as openPage, serve, teacher, tern } from '../../test/page';
+import { numbersOfGroups } from '../../test/numbers';
 import { ReadingsCompare } from './ReadingsCompare';
 import { CompareIndex } from './CompareIndex';
 
@@ -53,18 +54,13 @@ function open(address: string, answers = {}) {
   );
   return { ...server, ...shown };
 }
-const rows = async () =>
-  within(await screen.findByRole('region', { name: 'Numbers of each group' }))
-    .getAllByRole('row')
-    .slice(1)
-    .map((row) => row.textContent);
 
 describe('how a class reads', () => {
   it('is compared by reader without what is a misreading, until it is counted', async () => {
     const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder');
-    expect((await rows())[1]).toMatch(/^Bo Quill59/);
+    expect((await numbersOfGroups())[1]).toMatch(/^Bo Quill59/);
     await user.click(screen.getByLabelText(/^Count the one more than 5 divisions off/));
-    expect((await rows())[1]).toMatch(/^Bo Quill60/);
+    expect((await numbersOfGroups())[1]).toMatch(/^Bo Quill60/);
   });
 
   it('tells whose last digits are not those of the scale, and of nobody else', async () => {
@@ -77,7 +73,7 @@ describe('how a class reads', () => {
   it('is compared by days, of chosen groups alone, and kept with them', async () => {
     const { user, sent } = open('/class/tern/compare/readings?kind=graduated-cylinder');
     await user.selectOptions(await screen.findByLabelText('Between'), 'days');
-    expect((await rows())[0]).toMatch(/^3 November 2026|^November 3, 2026/);
+    expect((await numbersOfGroups())[0]).toMatch(/^3 November 2026|^November 3, 2026/);
     await user.selectOptions(screen.getByLabelText('Between'), 'readers');
     await user.click(screen.getByRole('button', { name: /^Keep this comparison/ }));
     await user.clear(screen.getByLabelText('Name'));
@@ -93,7 +89,7 @@ describe('how a class reads', () => {
   it('is kept with what is left out, which stands so for whoever opens it', async () => {
     const address = '/class/tern/compare/readings?kind=graduated-cylinder';
     const first = open(address);
-    const count = async () => (await rows())[1];
+    const count = async () => (await numbersOfGroups())[1];
     expect(await count()).toMatch(/^Bo Quill59/);
     await first.user.click(screen.getByRole('button', { name: /^Trials/ }));
     await first.user.click(screen.getAllByRole('button', { name: /^Leave out Bo Quill/ })[0]!);
@@ -117,9 +113,9 @@ describe('how a class reads', () => {
 
   it('stands in the order that is asked for', async () => {
     const { user } = open('/class/tern/compare/readings?kind=graduated-cylinder&by=day');
-    expect((await rows()).length).toBe(2);
+    expect((await numbersOfGroups()).length).toBe(2);
     await user.selectOptions(screen.getByLabelText('Between'), 'readers');
-    const names = async () => (await rows()).map((text) => text?.slice(0, 2));
+    const names = async () => (await numbersOfGroups()).map((text) => text?.slice(0, 2));
     expect(screen.getByLabelText('In order')).toHaveValue('as they come');
     expect(await names()).toEqual(['Ad', 'Bo', 'Cy']);
     await user.selectOptions(screen.getByLabelText('In order'), 'from the least spread');

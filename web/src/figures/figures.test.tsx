@@ -248,7 +248,7 @@ describe('drills', () => {
       'POST /api/bench/settings': refusal(503, 'unavailable', 'Not now.'),
     });
     const { user, queries } = open([{ path: '/', Component: SetPractice }], '/', student);
-    expect(await screen.findByText(/one answer each; what is right is told when/)).toBeVisible();
+    expect(await screen.findByText(/one answer each · what is right is told when/)).toBeVisible();
     expect(screen.getByRole('button', { name: 'Work Count the figures' })).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Read the ruler' }));
     await waitFor(() =>

@@ -1,5 +1,5 @@
 import { endpoints, type OwnTask } from '@green-beam/contract';
-import { makesOf, practisedKinds, triesAllowed } from '@green-beam/core';
+import { answeredWords, hasOwnRules, makeNames, practisedNamed, type practisedKinds } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { call, sentenceFor } from '../api';
 import { Link } from 'react-router';
@@ -35,16 +35,16 @@ function Task({ task }: { readonly task: OwnTask }) {
       <ul className="flex flex-col gap-1">
         {progress.map((own) => (
           <li key={own.kind} className="flex flex-wrap items-center gap-x-3">
-            <span className={own.done ? 'text-soft' : 'font-bold'}>{practised(own.kind).name}</span>
-            <span className="text-sm text-soft">{onlyOf(task, own.kind)}</span>
+            <span className={own.done ? 'text-soft' : 'font-bold'}>{practisedNamed(own.kind).name}</span>
+            <span className="text-sm text-soft">{makeNames(task, [own.kind])}</span>
             <span className="mr-auto text-sm text-soft">
               {settings === null
                 ? `${own.state}, until steady`
-                : `${Math.min(own.read, settings)} of ${settings} ${practised(own.kind).of === 'drill' ? 'items' : 'settings'}`}
+                : `${Math.min(own.read, settings)} of ${settings} ${practisedNamed(own.kind).of === 'drill' ? 'items' : 'settings'}`}
               {own.done && ' · done'}
             </span>
             {!own.done && (
-              <Next task={task} {...practised(own.kind)} look={own === next ? 'main' : 'plain'} />
+              <Next task={task} {...practisedNamed(own.kind)} look={own === next ? 'main' : 'plain'} />
             )}
           </li>
         ))}
@@ -74,26 +74,19 @@ function Task({ task }: { readonly task: OwnTask }) {
   );
 }
 
-const practised = (kind: string): (typeof practisedKinds)[number] =>
-  practisedKinds.find((own) => own.kind === kind) ?? { kind, name: kind, of: 'reading' };
-
-/** How it is answered, where that is another way than usual. */
-const rulesOf = ({ tries, answers, shown, makes }: OwnTask): string =>
-  answers === 'held'
-    ? shown
-      ? ' · the answers are shown'
-      : ' · one answer each; what is right is told when your teacher shows it'
-    : tries < triesAllowed
-      ? ` · ${tries === 1 ? 'one try' : `${tries} tries`} each; what is taken from here counts`
-      : makes.length > 0
-        ? ' · what is taken from here counts'
-        : '';
-
-/** The makes that are to be read, where it says which. */
-const onlyOf = ({ makes }: OwnTask, kind: string): string =>
-  makesOf([kind])
-    .flatMap(({ id, name }) => (makes.includes(id) ? [name] : []))
-    .join(', ');
+/** How it is answered, and what counts, where that is another way than usual. */
+function rulesOf(task: OwnTask): string {
+  if (task.kinds.length === 0) return '';
+  const told = task.shown ? 'the answers are shown' : 'what is right is told when your teacher shows it';
+  return [
+    answeredWords(task),
+    task.answers === 'held' && told,
+    hasOwnRules(task) && 'what is taken from here counts',
+  ]
+    .filter(Boolean)
+    .map((words) => ` · ${words}`)
+    .join('');
+}
 
 /** What was answered while nothing was told, to be looked at now that it is. */
 function Taken({ task: { taken, shown } }: { readonly task: OwnTask }) {
@@ -107,7 +100,7 @@ function Taken({ task: { taken, shown } }: { readonly task: OwnTask }) {
           to={of === 'drill' ? `/figures/drills/${id}` : `/bench/${id}`}
           className="underline underline-offset-4"
         >
-          {practised(kind).name} {taken.slice(0, at + 1).filter((own) => own.kind === kind).length}
+          {practisedNamed(kind).name} {taken.slice(0, at + 1).filter((own) => own.kind === kind).length}
         </Link>
       ))}
     </p>

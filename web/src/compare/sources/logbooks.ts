@@ -69,11 +69,14 @@ export function chosenIn(
 /** The groups of which an address speaks. */
 export function logbooksSeen(answer: PoolAnswer, search: URLSearchParams): Seen {
   const { investigation } = answer;
-  const { plan, by, row } = chosenIn(search, comparable(investigation), investigation.tables, 'row');
+  const plans = comparable(investigation);
+  const { plan, by, row, rows } = chosenIn(search, plans, investigation.tables, 'row');
   const key = plan?.key ?? '';
+  // As much as it takes to tell what else could come from there.
+  const parts = [plans.length > 1 && plan?.name, rows.find((own) => own.key === row)?.name];
   return {
     comparison: named(comparisonOf(booksIn(answer), key, by, row), by),
-    name: investigation.title,
+    name: [investigation.title, ...parts].filter(Boolean).join(', '),
     trials: key,
     causes: investigation.causes ?? [],
   };

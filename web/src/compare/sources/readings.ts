@@ -10,7 +10,7 @@ import {
 } from '@green-beam/core';
 import { queryOptions } from '@tanstack/react-query';
 import { call } from '../../api';
-import { wholeDay } from '../../ui/clock';
+import { clock, wholeDay } from '../../ui/clock';
 import { named } from '../named';
 import type { Seen } from './seen';
 
@@ -45,7 +45,9 @@ export function readingsSeen(answer: ReadingsAnswer, search: URLSearchParams): S
   const { asked, kind, comparison } = readingsChosen(answer, search);
   return {
     comparison,
-    name: asked ? `${asked.instrumentName}, ${wholeDay(asked.at)}` : (kind?.name ?? 'Readings'),
+    name: asked
+      ? `${asked.instrumentName}, ${wholeDay(asked.at)}, ${clock(new Date(asked.at))}`
+      : (kind?.name ?? 'Readings'),
     trials: 'readings',
     causes: [],
   };
