@@ -167,14 +167,15 @@ const placesOf = (groups: readonly FromElsewhere[]): string[] => [
   ...new Set(groups.map(({ gathered }) => placeOf(gathered))),
 ];
 
-/** The groups that are there; those of one name are called by where they come from too. */
+/** The groups that are there; those of one name are called by where they come from too, and counted where that is one place. */
 function withPlaces(groups: readonly FromElsewhere[]): Gathered[] {
   const there = groups.flatMap(({ gathered }) => gathered ?? []);
-  return there.map(({ unit, source, group, from }) => ({
-    unit,
-    source,
-    group: there.some((own) => own.from !== from && own.group.name === group.name)
-      ? { ...group, name: `${from}, ${group.name}` }
-      : group,
-  }));
+  const called = there.map(({ group: { name }, from }) =>
+    there.some((own) => own.from !== from && own.group.name === name) ? `${from}, ${name}` : name,
+  );
+  return there.map(({ unit, source, group }, nth) => {
+    const name = called[nth] ?? group.name;
+    const before = called.slice(0, nth).filter((own) => own === name).length;
+    return { unit, source, group: { ...group, name: before === 0 ? name : `${name} (${before + 1})` } };
+  });
 }

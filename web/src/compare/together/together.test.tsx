@@ -35,10 +35,10 @@ const stocked = {
   checks: [check('20', '20.3'), check('40', '40.1')],
 };
 
-function open(address: string) {
+function open(address: string, other: ReadingsAnswer = asked) {
   const server = serve({
     'GET /api/classes/*/readings': ({ query }: { query: URLSearchParams }) =>
-      query.get('kind') === 'ruler' ? ruled : asked,
+      query.get('kind') === 'ruler' ? ruled : query.get('question') === 'r' ? other : asked,
     'GET /api/classes/*/investigations': { investigations: [] },
     'GET /api/classes/*/comparisons': { comparisons: [] },
     'POST /api/classes/*/comparisons': ({ body }: { body: object }) => ({ comparisons: [body] }),
@@ -111,6 +111,20 @@ describe('groups from several places', () => {
     expect(await screen.findByText('Compare the 3 that are put aside')).toBeVisible();
     await user.click(screen.getByRole('button', { name: 'Put none aside' }));
     expect(screen.queryByText(/that are put aside/)).toBeNull();
+  });
+
+  it('of one name from one place are counted', async () => {
+    const again = { ...asked, readings: asked.readings.map((own) => ({ ...own, id: `${own.id} again` })) };
+    const at = (search: string) => ['group', `/class/tern/compare/readings?${search}`];
+    const groups = [at('question=q&only=Ada+Lind'), at('question=r&only=Ada+Lind')];
+    open(`/class/tern/compare/together?${new URLSearchParams(groups)}`, {
+      ...again,
+      questions: asked.questions.map((own) => ({ ...own, id: 'r' })),
+    });
+    expect((await numbersOfGroups()).map((text) => text?.slice(0, 12))).toEqual([
+      'Ada Lind320.',
+      'Ada Lind (2)',
+    ]);
   });
 
   it('come without what was left out of them where they were picked', async () => {
