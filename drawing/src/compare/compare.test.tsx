@@ -58,13 +58,24 @@ describe('groups on one scale', () => {
   });
 
   it('are told apart by long names that begin alike', () => {
-    const names = ['graduated cylinder, Bench 1', 'graduated cylinder, Bench 2', 'Bench 3'];
-    const markup = plot(names.map((name) => group(name, [19, 20])));
-    expect([...markup.matchAll(/font-weight="700"[^>]*>([^<]*)</g)].map(([, text]) => text).sort()).toEqual([
+    const labels = (mode: CompareMode, ...names: string[]) =>
+      [
+        ...plot(
+          names.map((name) => group(name, [19, 20])),
+          mode,
+        ).matchAll(/font-weight="700"[^>]*>([^<]*)</g),
+      ]
+        .map(([, text]) => text)
+        .sort();
+    expect(labels('dots', 'graduated cylinder, Bench 1', 'graduated cylinder, Bench 2', 'Bench 3')).toEqual([
       'Bench 3',
       'graduated c…r, Bench 1',
       'graduated c…r, Bench 2',
     ]);
+    // And those that end alike too, from where they differ.
+    const asked = ['09', '10'].map((minute) => `graduated cylinder, 3 November, 11:${minute}, Odile Kérn`);
+    for (const mode of ['dots', 'rings'] as const)
+      expect(labels(mode, ...asked)).toEqual(['…11:09, Odile Kérn', '…11:10, Odile Kérn']);
   });
 
   it('keep what is excluded in sight, as a cross', () => {

@@ -6,7 +6,7 @@ import {
   inFixedOrder,
   extentOf,
   shiftTo,
-  shortened,
+  labelsOf,
   top,
   type DrawnGroup,
   type Ground,
@@ -16,9 +16,9 @@ import { Legend } from './legend';
 
 /** Rows so high have room for a legend. */
 const roomy = 84;
-const [labels, right, foot] = [190, 24, 46] as const;
+const [left, right, foot] = [190, 24, 46] as const;
 const narrow = (width: number): boolean => width < 560;
-const labelsOf = (width: number): number => (narrow(width) ? 16 : labels);
+const leftOf = (width: number): number => (narrow(width) ? 16 : left);
 const rowOf = (groups: readonly DrawnGroup[], width: number): number =>
   (groups.length > 12 ? 26 : groups.length > 6 ? 48 : roomy) + (narrow(width) ? 20 : 0);
 
@@ -42,7 +42,7 @@ function endsOf(groups: readonly DrawnGroup[]): readonly [least: number, most: n
 }
 
 const scaleOf = (ends: readonly [number, number], width: number): ScaleLinear<number, number> =>
-  scaleLinear(ends, [labelsOf(width), width - right]);
+  scaleLinear(ends, [leftOf(width), width - right]);
 
 /** An interval of two trials may be a hundred times as wide as they lie apart: it is drawn as far as twice that. */
 function limited(values: DrawnGroup['values'], mean: number, interval: number): number[] {
@@ -74,11 +74,19 @@ export function DotsGround({ groups, unit, width }: Ground) {
   const x = scaleOf([least, most], width);
   const height = rowOf(groups, width);
   const bottom = top + groups.length * height;
+  const labels = labelsOf(groups, 22);
   return (
     <g>
       {inFixedOrder(groups).map(({ group, row }) => (
         <g key={group.key} transform={shiftTo({ x: 0, y: top + row * height })}>
-          <Row group={group} least={least} most={most} height={height} width={width} />
+          <Row
+            group={group}
+            label={labels.get(group) ?? group.name}
+            least={least}
+            most={most}
+            height={height}
+            width={width}
+          />
         </g>
       ))}
       {height >= roomy && <Legend groups={groups} x={x} height={height} />}
@@ -99,12 +107,14 @@ export function DotsGround({ groups, unit, width }: Ground) {
 
 const Row = memo(function Row({
   group,
+  label,
   least,
   most,
   height,
   width,
 }: {
   readonly group: DrawnGroup;
+  readonly label: string;
   /** The ends of the common scale. */
   readonly least: number;
   readonly most: number;
@@ -112,10 +122,10 @@ const Row = memo(function Row({
   readonly width: number;
 }) {
   const x = scaleOf([least, most], width);
-  const { name, mean, interval, reference, tolerance } = group;
+  const { mean, interval, reference, tolerance } = group;
   const middle = height / 2;
   const [from, to] = interval === null ? [mean, mean] : [mean - interval, mean + interval];
-  const clip = (value: number) => Math.max(labelsOf(width), Math.min(width - right, x(value)));
+  const clip = (value: number) => Math.max(leftOf(width), Math.min(width - right, x(value)));
   return (
     <g>
       {reference !== null && tolerance !== null && (
@@ -150,7 +160,7 @@ const Row = memo(function Row({
         />
       )}
       <text
-        x={narrow(width) ? labelsOf(width) : labels - 14}
+        x={narrow(width) ? leftOf(width) : left - 14}
         y={narrow(width) ? 14 : middle + 5}
         textAnchor={narrow(width) ? 'start' : 'end'}
         fontSize={14}
@@ -158,7 +168,7 @@ const Row = memo(function Row({
         fontFamily={textFont}
         fill={ink.ink}
       >
-        {shortened(name, 22)}
+        {label}
       </text>
       <line x1={0} x2={width} y1={height} y2={height} stroke={ink.rule} />
     </g>

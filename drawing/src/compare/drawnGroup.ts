@@ -94,11 +94,31 @@ export const inFixedOrder = (
 /** Room above the groups. */
 export const top = 30;
 
-/** A long name by its beginning and its end: names that begin alike still differ. */
-export function shortened(name: string, most: number): string {
+/** A long name by its beginning and its end. */
+function shortened(name: string, most: number): string {
   if (name.length <= most) return name;
   const head = Math.ceil((most - 1) / 2);
   return `${name.slice(0, head).trimEnd()}…${name.slice(head + 1 - most).trimStart()}`;
 }
+
+/** What groups are called where there is little room: shortened, and where that is the same for several from where they differ. */
+export function labelsOf(groups: readonly DrawnGroup[], most: number): ReadonlyMap<DrawnGroup, string> {
+  const names = groups.map(({ name }) => name);
+  const plain = names.map((name) => shortened(name, most));
+  return new Map(
+    groups.map((group, nth) => {
+      const alike = names.filter((name, other) => plain[other] === plain[nth] && name !== group.name);
+      const differs = Math.min(...alike.map((name) => firstDifference(name, group.name)));
+      const word = group.name.lastIndexOf(' ', differs) + 1;
+      const label = alike.length === 0 ? plain[nth] : shortened(`…${group.name.slice(word)}`, most);
+      return [group, label ?? group.name];
+    }),
+  );
+}
+
+const firstDifference = (a: string, b: string): number => {
+  const at = [...a].findIndex((letter, nth) => letter !== b[nth]);
+  return at === -1 ? a.length : at;
+};
 
 export const short = (value: number): string => String(Number(value.toPrecision(6))).replace('-', '−');

@@ -5,7 +5,7 @@ import {
   extentOf,
   shiftTo,
   short,
-  shortened,
+  labelsOf,
   top,
   type DrawnGroup,
   type Ground,
@@ -66,11 +66,18 @@ export function ringsLayout(groups: readonly DrawnGroup[], width: number): Layou
 export function RingsGround({ groups, unit, width }: Ground) {
   const rings = ringsOf(groups, width);
   const { radius, reach } = rings;
+  const labels = labelsOf(groups, 24);
   return (
     <g>
       {inFixedOrder(groups).map(({ group, row }) => (
         <g key={group.key} transform={shiftTo(centreOf(rings, row))}>
-          <Rounds group={group} radius={radius} reach={reach} plain={groups.length > 12} />
+          <Rounds
+            group={group}
+            label={labels.get(group) ?? group.name}
+            radius={radius}
+            reach={reach}
+            plain={groups.length > 12}
+          />
         </g>
       ))}
       <text x={width - 8} y={16} textAnchor="end" fontSize={13} fontFamily={textFont} fill={ink.ink}>
@@ -86,12 +93,14 @@ const circles = { rich: [0.25, 0.5, 0.75, 1], plain: [0.5, 1] } as const;
 
 /** The rings of one group about its middle. */
 const Rounds = memo(function Rounds({
-  group: { name, mean, reference, tolerance },
+  group: { mean, reference, tolerance },
+  label,
   radius,
   reach,
   plain,
 }: {
   readonly group: DrawnGroup;
+  readonly label: string;
   readonly radius: number;
   readonly reach: number;
   readonly plain: boolean;
@@ -108,7 +117,7 @@ const Rounds = memo(function Rounds({
         fontFamily={textFont}
         fill={ink.ink}
       >
-        {shortened(name, 24)}
+        {label}
       </text>
       {tolerance !== null && tolerance < reach && (
         <circle r={(tolerance / reach) * radius} fill={ink.beam} fillOpacity={0.13} />

@@ -12,6 +12,12 @@ import { Loading, Page, Trouble } from '../ui/Notice';
 
 const isHeld = ({ kinds, answers }: Task): boolean => kinds.length > 0 && answers === 'held';
 
+/** How it is answered now. */
+function answered(task: Task): string {
+  if (isHeld(task)) return task.shown ? ', answers shown' : `, ${answeredWords(task)}, not told yet`;
+  return answeredWords(task) && `, ${answeredWords(task)}`;
+}
+
 const tasksKey = (classId: string) => ['tasks', classId] as const;
 
 /** Work that is set, and who has done it. */
@@ -84,8 +90,7 @@ export function Tasks() {
                   {task.from && `, shown from ${wholeDay(task.from)}`}
                   {task.due && `, due ${wholeDay(task.due)}`}
                   {task.counts > 0 && `, counts ${task.counts}`}
-                  {answeredWords(task) && `, ${answeredWords(task)}`}
-                  {isHeld(task) && (task.shown ? ', told' : ', not told yet')}
+                  {answered(task)}
                   {task.note && ` · ${task.note}`}
                 </p>
                 <p>

@@ -77,10 +77,10 @@ function Task({ task }: { readonly task: OwnTask }) {
 /** How it is answered, and what counts, where that is another way than usual. */
 function rulesOf(task: OwnTask): string {
   if (task.kinds.length === 0) return '';
-  const told = task.shown ? 'the answers are shown' : 'what is right is told when your teacher shows it';
+  const held = task.answers === 'held';
   return [
-    answeredWords(task),
-    task.answers === 'held' && told,
+    held && task.shown ? 'the answers are shown' : answeredWords(task),
+    held && !task.shown && 'what is right is told when your teacher shows it',
     hasOwnRules(task) && 'what is taken from here counts',
   ]
     .filter(Boolean)
