@@ -38,7 +38,7 @@ export function Together() {
 function Gatherings({
   classId,
   about,
-  groups,
+  groups: asked,
   causes,
 }: {
   readonly classId: string;
@@ -49,6 +49,7 @@ function Gatherings({
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const basket = useBasket();
+  const groups = useMemo(() => counted(asked), [asked]);
   const here = useMemo(() => withPlaces(groups), [groups]);
   const way = waysTogether.find((own) => own === search.get('as')) ?? usualWay(here);
   const { comparison, apart } = useMemo(() => together(here, way), [here, way]);
@@ -167,15 +168,27 @@ const placesOf = (groups: readonly FromElsewhere[]): string[] => [
   ...new Set(groups.map(({ gathered }) => placeOf(gathered))),
 ];
 
-/** The groups that are there; those of one name are called by where they come from too, and counted where that is one place. */
+/** The same groups, those of one name from one place counted. */
+function counted(groups: readonly FromElsewhere[]): readonly FromElsewhere[] {
+  return groups.map(({ address, gathered }, nth) => {
+    if (gathered === null) return { address, gathered };
+    const { group, from } = gathered;
+    const before = groups
+      .slice(0, nth)
+      .filter(({ gathered: own }) => own?.from === from && own.group.name === group.name).length;
+    const name = before === 0 ? group.name : `${group.name} (${before + 1})`;
+    return { address, gathered: { ...gathered, group: { ...group, name } } };
+  });
+}
+
+/** The groups that are there; those of one name are called by where they come from too. */
 function withPlaces(groups: readonly FromElsewhere[]): Gathered[] {
   const there = groups.flatMap(({ gathered }) => gathered ?? []);
-  const called = there.map(({ group: { name }, from }) =>
-    there.some((own) => own.from !== from && own.group.name === name) ? `${from}, ${name}` : name,
-  );
-  return there.map(({ unit, source, group }, nth) => {
-    const name = called[nth] ?? group.name;
-    const before = called.slice(0, nth).filter((own) => own === name).length;
-    return { unit, source, group: { ...group, name: before === 0 ? name : `${name} (${before + 1})` } };
-  });
+  return there.map(({ unit, source, group, from }) => ({
+    unit,
+    source,
+    group: there.some((own) => own.from !== from && own.group.name === group.name)
+      ? { ...group, name: `${from}, ${group.name}` }
+      : group,
+  }));
 }

@@ -125,6 +125,7 @@ describe('groups from several places', () => {
       'Ada Lind320.',
       'Ada Lind (2)',
     ]);
+    expect(screen.getByRole('link', { name: 'Ada Lind (2)' })).toBeVisible();
   });
 
   it('come without what was left out of them where they were picked', async () => {
