@@ -19,7 +19,7 @@ export async function pooler(direct) {
   writeFileSync(
     join(folder, 'pgbouncer.ini'),
     `[databases]
-${name} = host=${hostname} port=${port} dbname=${name}
+${name} = host=${hostname} port=${port} dbname=${name} connect_query='set random_page_cost = 1.1'
 [pgbouncer]
 listen_addr = 127.0.0.1
 listen_port = ${own}

@@ -7,6 +7,29 @@ import { freshDatabase } from '../../test/harness';
 import { migrate } from './migrate';
 import { connect } from './models';
 
+describe('a connection', () => {
+  const plansOf = async (pooled: boolean) => {
+    const { sequelize } = connect(await freshDatabase(), { pooled, connections: 1 });
+    for (const value of [1, 2, 3]) {
+      const [rows] = await sequelize.query('select $1::int + 1 as next', { bind: [value] });
+      expect(rows).toEqual([{ next: value + 1 }]);
+    }
+    const [plans] = await sequelize.query(
+      `select (generic_plans + custom_plans)::int as used from pg_prepared_statements`,
+    );
+    await sequelize.close();
+    return plans;
+  };
+
+  it('plans a statement once, however often it is used', async () => {
+    expect(await plansOf(false)).toEqual([{ used: 3 }]);
+  });
+
+  it('plans nothing ahead where the next transaction may run on another', async () => {
+    expect(await plansOf(true)).toEqual([]);
+  });
+});
+
 describe('migrations', () => {
   it('make exactly the columns that the models know, and can be taken back', async () => {
     const url = await freshDatabase();
