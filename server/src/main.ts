@@ -9,6 +9,7 @@ import { connect } from './database/models';
 import { loadDemo } from './demo/load';
 import { BalanceFeed, noFeed } from './feed/feed';
 import { sayStopping } from './http/health';
+import { serverOf } from './http/serverOf';
 import { createKept } from './kept/kept';
 import { createPublish } from './publish/publish';
 import type { Services } from './services';
@@ -51,7 +52,7 @@ async function serve(configuration: Configuration): Promise<void> {
   };
   if (process.env['DEMO'] === 'true') await loadDemo(services);
   const { app } = createApp(services, configuration);
-  const server = app.listen(configuration.port, configuration.host);
+  const server = serverOf(app).listen(configuration.port, configuration.host);
   server.requestTimeout = 60_000;
   server.headersTimeout = 15_000;
   server.keepAliveTimeout = 20_000;

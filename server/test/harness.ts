@@ -13,6 +13,7 @@ import { demoClass, teacher } from '../src/demo/scenario';
 import { noFeed, type Feed } from '../src/feed/feed';
 import type { RouteLine } from '../src/access/route';
 import { createKept } from '../src/kept/kept';
+import { serverOf } from '../src/http/serverOf';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';
 import { Callers } from '../src/access/callers';
@@ -114,7 +115,7 @@ export async function startHarness({
     hosts,
   });
   const server = await new Promise<Server>((resolve) => {
-    const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+    const listening = serverOf(app).listen(0, '127.0.0.1', () => resolve(listening));
   });
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const browser = () => openBrowser(address);

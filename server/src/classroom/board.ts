@@ -1,5 +1,6 @@
 import type { BoardAnswer, BoardStudent } from '@green-beam/contract';
 import { helpedByQuestion, instruments, isoDay } from '@green-beam/core';
+import { lookedThrough } from '../kept/books';
 import type { Fault, Practice } from '../kept/practice';
 import { studentsIn, type SeatedStudent } from '../kept/studentsIn';
 import type { Services } from '../services';
@@ -22,11 +23,12 @@ export async function boardFor(
   some: readonly string[] | null,
 ): Promise<BoardAnswer> {
   const staffRole = staffRoleIn(classId, who);
-  const [rows, books] = await Promise.all([
+  const [rows, lines] = await Promise.all([
     studentsIn(database.sequelize, classId),
     kept.books.lines(some ? { inClass: classId, members: some } : { inClass: classId }),
   ]);
   const practices = await kept.practices.of(rows);
+  const books = await lookedThrough(lines);
   const at = now();
   const midnight = new Date(at).setHours(0, 0, 0, 0);
   const readToday = [...practices.values()].map(
@@ -49,7 +51,7 @@ export async function boardFor(
             return of ? [{ kind, ...of }] : [];
           }),
           logbooks: books.flatMap(({ line, members, found }) =>
-            members.includes(id) ? [{ ...line, found: found() }] : [],
+            members.includes(id) ? [{ ...line, found }] : [],
           ),
         },
       ];

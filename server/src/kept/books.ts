@@ -14,6 +14,7 @@ import {
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
+import { inTurn } from '../inTurn';
 import { asEntry, type EntryRow } from './entryRow';
 import type { KeptInvestigation } from './keptRows';
 
@@ -22,7 +23,7 @@ export interface BookLine {
   readonly line: LogbookLine;
   readonly members: readonly string[];
   /** What a second look finds in it, as of a few seconds ago: for the staff. */
-  found(): FoundIn;
+  readonly found: () => FoundIn;
 }
 
 /** Which logbooks are wanted. */
@@ -143,13 +144,13 @@ export class Books {
     );
     const stale = rows.filter(({ id, last }) => Number(last ?? 0) > (folds.get(id)?.last ?? 0));
     const fresh = await this.#entries(stale.map(({ id }) => [id, folds.get(id)?.last ?? 0] as const));
-    for (const [id, fold] of folds) {
-      const added = fresh.get(id);
+    for (const [id, fold] of folds) this.#kept.set(id, fold);
+    await inTurn(fresh, ([id, added]) => {
+      const fold = folds.get(id);
       // Somebody else may have read the same meanwhile.
-      const news = added?.filter(({ seq }) => Number(seq) > fold.last) ?? [];
-      if (news.length > 0) fold.add(news);
-      this.#kept.set(id, fold);
-    }
+      const news = added.filter(({ seq }) => Number(seq) > (fold?.last ?? 0));
+      if (news.length > 0) fold?.add(news);
+    });
     return Promise.all(
       rows.map(async (row) => {
         const { id, body } = await this.#source.investigation(row.investigationId);
@@ -211,6 +212,10 @@ export class Books {
     return byBook;
   }
 }
+
+/** The same lines with what a second look finds in each. */
+export const lookedThrough = (lines: readonly BookLine[]) =>
+  inTurn(lines, ({ line, members, found }) => ({ line, members, found: found() }));
 
 /** What a line says of its investigation. */
 export const headOf = (id: string, { title, object, tables, results }: KeptInvestigation['body']) => ({

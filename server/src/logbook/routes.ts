@@ -10,7 +10,7 @@ import {
 } from '@green-beam/contract';
 import type { Request, Router } from 'express';
 import { Problem } from '../http/problem';
-import { setImmediate } from 'node:timers/promises';
+import { inTurn } from '../inTurn';
 import { route, validated, type Named } from '../access/route';
 import type { Services } from '../services';
 import { managerOwns, staffOwns } from '../access/membership';
@@ -89,12 +89,10 @@ const sliceLength = 100;
 
 /** Looks at many entries some at a time, so that others are answered in between. @throws Problem */
 async function looked(entries: readonly unknown[]): Promise<NewEntry[]> {
-  const done: NewEntry[] = [];
-  for (let at = 0; at < entries.length; at += sliceLength) {
-    done.push(...(await validated(blockSlice, entries.slice(at, at + sliceLength))));
-    await setImmediate();
-  }
-  return done;
+  const slices = Array.from({ length: Math.ceil(entries.length / sliceLength) }, (_, nth) =>
+    entries.slice(nth * sliceLength, (nth + 1) * sliceLength),
+  );
+  return (await inTurn(slices, (slice) => validated(blockSlice, slice))).flat();
 }
 
 /** `?after=17`; from the beginning without it. @throws Problem for what is no such number */

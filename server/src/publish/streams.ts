@@ -29,13 +29,9 @@ export class Streams {
   readonly #byPerson = new Map<string, Set<Stream>>();
   readonly #byClass = new Map<string, Set<Stream>>();
   readonly #callers: Callers;
-  readonly #heartbeat: NodeJS.Timeout;
 
   constructor(callers: Callers) {
     this.#callers = callers;
-    this.#heartbeat = setInterval(() => {
-      for (const { response } of this.#open) response.write(': still here\n\n');
-    }, heartbeatMs).unref();
   }
 
   get count(): number {
@@ -66,7 +62,9 @@ export class Streams {
     put(this.#byPerson, id, stream);
     for (const one of stream.classes) put(this.#byClass, one, stream);
     const end = this.#callers.follow(sessionId, (caller) => this.#followed(stream, caller));
+    const heartbeat = setInterval(() => response.write(': still here\n\n'), heartbeatMs).unref();
     response.on('close', () => {
+      clearInterval(heartbeat);
       end();
       this.#forget(stream);
     });
@@ -110,7 +108,6 @@ export class Streams {
   }
 
   close(): void {
-    clearInterval(this.#heartbeat);
     this.tellMissed();
   }
 

@@ -17,7 +17,7 @@ import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
 import { Problem } from '../http/problem';
 import type { OpenBook } from '../kept/keptRows';
-import { nothingFound } from '../kept/books';
+import { lookedThrough, nothingFound } from '../kept/books';
 import { familiesIn, type Family } from '../kept/families';
 import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
@@ -123,7 +123,7 @@ export async function marksOf(services: Services, who: Caller, classId: string):
     services.kept.books.lines({ inClass: classId }),
   ]);
   const work = (await workOf(services, classId, students)).filter(({ task }) => !task.withdrawn);
-  const found = new Map(lines.map((own) => [own.line.logbookId, own.found()]));
+  const found = new Map((await lookedThrough(lines)).map((own) => [own.line.logbookId, own.found] as const));
   return {
     class: classFor(who, classId),
     tasks,
