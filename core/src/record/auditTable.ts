@@ -69,8 +69,11 @@ export interface LookRule {
   readonly code: string;
   /** As somebody who marks a cell would say it. */
   readonly label: string;
-  find(table: AuditTable, conventions: Conventions): readonly Finding[];
+  find(table: AuditTable, judge: Judge): readonly Finding[];
 }
+
+/** What there is to say about the writing of a cell. */
+export type Judge = (text: string, read: AuditRead) => Writing;
 
 /** The number that a text is; null where it is none. */
 export const number = (text: string): Decimal | null => {
@@ -82,8 +85,19 @@ export const decimals = (text: string): number => {
   const parsed = parseReading(text);
   return parsed.ok ? Math.max(0, parsed.number.decimals) : 0;
 };
-/** What there is to say about the writing of a cell, as everywhere else. */
-export const judgeAudit = (text: string, read: AuditRead, conventions: Conventions): Writing =>
+/** Judges cells as everywhere else, each writing of a column once. */
+export function judgeOf(conventions: Conventions): Judge {
+  const known = new Map<AuditRead, Map<string, Writing>>();
+  return (text, read) => {
+    const own = known.get(read) ?? new Map<string, Writing>();
+    known.set(read, own);
+    const writing = own.get(text) ?? judgeAudit(text, read, conventions);
+    own.set(text, writing);
+    return writing;
+  };
+}
+
+const judgeAudit = (text: string, read: AuditRead, conventions: Conventions): Writing =>
   judgeWriting(
     text,
     '',
@@ -108,16 +122,16 @@ export const at = (row: AuditRow, { key }: AuditColumn): Place => ({ trial: row.
 export const eachCell =
   (
     columns: (column: AuditColumn) => boolean,
-    wrong: (column: AuditColumn, text: string, row: AuditRow, conventions: Conventions) => string | null,
+    wrong: (column: AuditColumn, text: string, row: AuditRow, judge: Judge) => string | null,
     code: string,
     sure: Finding['sure'] = 'certain',
   ) =>
-  (table: AuditTable, conventions: Conventions): Finding[] =>
+  (table: AuditTable, judge: Judge): Finding[] =>
     table.columns.filter(columns).flatMap((column) =>
       table.rows.flatMap((row) => {
         const texts = row.readings?.[column.key] ?? [cell(row, column)];
         const [sentence] = texts.flatMap((text) =>
-          text === '' ? [] : (wrong(column, text, row, conventions) ?? []),
+          text === '' ? [] : (wrong(column, text, row, judge) ?? []),
         );
         return sentence === undefined ? [] : [{ code, place: at(row, column), sentence, sure }];
       }),

@@ -3,7 +3,7 @@ import {
   at,
   cell,
   eachCell,
-  judgeAudit,
+  judgeOf,
   type AuditRead,
   type AuditTable,
   type Finding,
@@ -69,8 +69,8 @@ export const lookRules: readonly LookRule[] = [
     label: 'It is in another unit than its column',
     find: eachCell(
       ({ read }) => read !== null,
-      ({ read }, text, _, conventions) => {
-        const writing = read && judgeAudit(text, read, conventions);
+      ({ read }, text, _, judge) => {
+        const writing = read && judge(text, read);
         if (!writing?.readable || writing.number.unitText === '') return null;
         const { faults, symbol } = writing.unit;
         return faults.some(({ code }) => code === 'unit-wrong') || symbol !== read?.unit
@@ -85,8 +85,8 @@ export const lookRules: readonly LookRule[] = [
     label: 'It lies past the range of the instrument',
     find: eachCell(
       ({ read }) => read !== null,
-      ({ read }, text, _, conventions) => {
-        const writing = read && judgeAudit(text, read, conventions);
+      ({ read }, text, _, judge) => {
+        const writing = read && judge(text, read);
         if (!writing?.readable || writing.unit.faults.some(({ code }) => code === 'unit-wrong')) return null;
         const { value } = writing.written;
         return read && (value.lt(read.lowest) || value.gt(read.highest))
@@ -137,8 +137,10 @@ export const lookRules: readonly LookRule[] = [
 ];
 
 /** Everything that a second look finds, in the order of its rules. */
-export const secondLook = (table: AuditTable, conventions: Conventions = usual): Finding[] =>
-  lookRules.flatMap(({ find }) => [...find(table, conventions)]);
+export function secondLook(table: AuditTable, conventions: Conventions = usual): Finding[] {
+  const judge = judgeOf(conventions);
+  return lookRules.flatMap(({ find }) => [...find(table, judge)]);
+}
 
 const usual = presetNamed('Chemistry bench');
 
@@ -155,8 +157,8 @@ function digitsRule(
     label: says,
     find: eachCell(
       ({ read }) => read !== null,
-      ({ read }, text, _, conventions) => {
-        const writing = read && judgeAudit(text, read, conventions);
+      ({ read }, text, _, judge) => {
+        const writing = read && judge(text, read);
         return read && writing?.readable && writing.digits.faults.some((fault) => means(fault.code))
           ? sentence(writing.number.text.trim(), read)
           : null;
