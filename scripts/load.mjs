@@ -115,10 +115,13 @@ async function run(stage, direct, pooled, { seconds, processes }) {
   });
   await once(server, 'message');
   const generator = fork(join(home, 'scripts/loadGenerator.mjs'), { cwd: home });
-  const ask = (message) => {
+  const failed = once(generator, 'exit').then(() => {
+    throw new Sentence('The generator of the load has ended before its time.');
+  });
+  const ask = async (message) => {
     const answered = once(generator, 'message');
     generator.send(message);
-    return answered.then(([answer]) => answer);
+    return (await Promise.race([answered, failed]))[0];
   };
   try {
     await ask({ prepare: { ...stage, direct, secret, address: `http://127.0.0.1:${port}` } });
@@ -127,7 +130,7 @@ async function run(stage, direct, pooled, { seconds, processes }) {
     const { idleMs } = await ask({ idle: 1000 });
     const entryMs = cpuOf(server.pid) - beforeIdle;
     let serverCpu = 0;
-    const told = await new Promise((resolve) => {
+    const ended = new Promise((resolve) => {
       // It says when it begins to count, when it ends, and what came of it.
       generator.on('message', (said) => {
         if ('counts' in said) serverCpu = cpuOf(server.pid) - (said.counts ? 0 : serverCpu);
@@ -135,6 +138,7 @@ async function run(stage, direct, pooled, { seconds, processes }) {
       });
       generator.send({ load: { seconds: Number(seconds) } });
     });
+    const told = await Promise.race([ended, failed]);
     return {
       ...stage,
       ...told,
@@ -145,6 +149,7 @@ async function run(stage, direct, pooled, { seconds, processes }) {
       nodeMsPerRequest: (serverCpu * 1000) / told.requests,
     };
   } finally {
+    failed.catch(() => undefined);
     generator.kill('SIGKILL');
     server.kill('SIGTERM');
     await once(server, 'exit');

@@ -3,7 +3,7 @@ import { Agent, request } from 'node:http';
 /** The browsers of a school, as far as the server can tell, and what they counted. */
 export class LoadClient {
   #address;
-  #agent = new Agent({ keepAlive: true, maxSockets: 96, scheduling: 'lifo' });
+  #agent = new Agent({ keepAlive: true, maxSockets: 96, scheduling: 'lifo', timeout: 10_000 });
   counts = { events: 0, requests: 0, errors: 0 };
 
   constructor(address) {

@@ -9,7 +9,7 @@ export const home = resolve(import.meta.dirname, '..');
 export const dataFolder = join(home, 'data');
 
 /** How the server is run: with room for what lives only as long as a request, so that it is cleared less often. */
-export const serverFlags = ['--max-semi-space-size=64'];
+export const serverFlags = ['--max-semi-space-size=64', '--heap-growing-percent=300'];
 
 export const isRoot = process.getuid?.() === 0;
 

@@ -55,7 +55,8 @@ async function serve(configuration: Configuration): Promise<void> {
   const server = serverOf(app).listen(configuration.port, configuration.host);
   server.requestTimeout = 60_000;
   server.headersTimeout = 15_000;
-  server.keepAliveTimeout = 20_000;
+  // Longer than a proxy keeps a connection that nobody uses: it then never writes to one that is being closed.
+  server.keepAliveTimeout = 75_000;
   server.on('listening', () => {
     log.info(`listening on ${configuration.host}:${configuration.port}`);
     process.send?.('ready');
