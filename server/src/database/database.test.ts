@@ -1,6 +1,8 @@
 import { checkInvestigationFile, readStored, storedExercise } from '@green-beam/contract';
 import { boltPin, drillOf, makeItem, presetNamed } from '@green-beam/core';
 import { randomUUID } from 'node:crypto';
+import { once } from 'node:events';
+import { createServer, type AddressInfo } from 'node:net';
 import type { Model, ModelStatic } from 'sequelize';
 import { describe, expect, it } from 'vitest';
 import { freshDatabase } from '../../test/harness';
@@ -28,6 +30,28 @@ describe('a connection', () => {
   it('plans nothing ahead where the next transaction may run on another', async () => {
     expect(await plansOf(true)).toEqual([]);
   });
+});
+
+it('a database that ends as soon as it is reached is told of, and takes nothing with it', async () => {
+  const part = (kind: string, body: string) => {
+    const length = Buffer.alloc(4);
+    length.writeInt32BE(4 + Buffer.byteLength(body));
+    return Buffer.concat([Buffer.from(kind), length, Buffer.from(body)]);
+  };
+  // Let in, ready, and ended: in one piece.
+  const ending = Buffer.concat([
+    part('R', '\0\0\0\0'),
+    part('Z', 'I'),
+    part('E', 'SFATAL\0C57P01\0Mterminating connection due to unexpected postmaster exit\0\0'),
+  ]);
+  const fake = createServer((socket) =>
+    socket.on('data', () => socket.end(ending)).on('error', () => undefined),
+  );
+  await once(fake.listen(0, '127.0.0.1'), 'listening');
+  const { sequelize } = connect(`postgres://a:b@127.0.0.1:${(fake.address() as AddressInfo).port}/none`);
+  await expect(sequelize.query('select 1')).rejects.toThrow();
+  await sequelize.close();
+  fake.close();
 });
 
 describe('migrations', () => {

@@ -1,5 +1,6 @@
 import { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { driver } from './driver';
 import * as firstTables from './migrations/0001-first-tables';
 import * as shows from './migrations/0002-shows';
 import * as drills from './migrations/0003-drills';
@@ -75,6 +76,7 @@ async function inOneTransaction(url: string, act: (sequelize: Sequelize) => Prom
   // A pool of one connection that is never given up: whatever a migration does, it does in this transaction.
   const settings = {
     dialect: 'postgres',
+    dialectModule: driver,
     logging: false,
     pool: { max: 1, min: 1, idle: 3_600_000 },
     // Asked by nobody: it would take a connection of its own.

@@ -1,5 +1,6 @@
 import type { Client } from 'pg';
 import { Sequelize } from 'sequelize';
+import { driver } from './driver';
 import { planOnce } from './planOnce';
 import { exercisesTables } from './tables/exercises';
 import { logbooksTables } from './tables/logbooks';
@@ -51,6 +52,7 @@ export function connect(
 ): Database {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
+    dialectModule: driver,
     logging: onQuery ?? false,
     pool: { max: connections, acquire: timeouts.requestMs },
     dialectOptions: {
