@@ -75,6 +75,7 @@ test('a thermometer’s correction is found, kept with it, offered elsewhere and
 
   // The next reading is made on another piece of the kind, which says so.
   await own.getByLabel('Read T-71 on').selectOption('T-72');
+  await expect(own.getByLabel('Read T-71 on')).toHaveValue('T-72');
   await second.getByLabel('Trial 3, Thermometer T-71 in °C').fill('24.4');
   await second.keyboard.press('Enter');
   await expect(second.getByRole('row', { name: /24\.4 PV/ })).toContainText('T-72');
