@@ -130,8 +130,9 @@ function HandIn({
   const handed = saidIn(book.table, { kind: 'hand-in' }).at(-1);
   const [keep, trouble] = useKeeping();
   if (!book.answer.mayWrite && !handed) return <p className="text-soft">It has not been handed in yet.</p>;
+  const wanted = book.outcome.trialsWanted;
   const open = [
-    book.outcome.trialsWanted > 0 && `${book.outcome.trialsWanted} trials are still wanted`,
+    wanted > 0 && `${wanted} ${wanted === 1 ? 'trial is' : 'trials are'} still wanted`,
     left > 0 && `${left} ${left === 1 ? 'question has' : 'questions have'} no answer`,
     findings > 0 && `${findings} ${findings === 1 ? 'finding stands' : 'findings stand'}`,
     book.waiting.size > 0 && 'something still waits to be sent',

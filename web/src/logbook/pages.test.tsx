@@ -200,6 +200,14 @@ describe('the second look', () => {
     expect(await screen.findByRole('button', { name: 'Hand in again' })).toBeVisible();
   });
 
+  it.each([
+    [1, '1 trial is still wanted'],
+    [4, '2 trials are still wanted'],
+  ])('counts what is missing before the hand-in, without the last %i cells', async (missing, says) => {
+    await openLogbook(boltPin, full.slice(0, -missing), { page: 'second-look' });
+    expect(region('Hand in')).toHaveTextContent(`Before you do: ${says};`);
+  });
+
   it('says that nothing was found', async () => {
     await openLogbook(boltPin, full, { page: 'second-look' });
     expect(region('Second look')).toHaveTextContent('Nothing found: units, digits');
