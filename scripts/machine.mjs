@@ -8,7 +8,10 @@ export const home = resolve(import.meta.dirname, '..');
 /** Everything that is made at run time; git ignores it. */
 export const dataFolder = join(home, 'data');
 
-/** How the server is run: with room for what lives only as long as a request, so that it is cleared less often. */
+/**
+ * How the server is run: with room for what lives only as long as a request, so that it is cleared less often, and room to grow,
+ * so that the whole of it is: everybody waits for that.
+ */
 export const serverFlags = ['--max-semi-space-size=64', '--heap-growing-percent=300'];
 
 export const isRoot = process.getuid?.() === 0;

@@ -1,7 +1,6 @@
 import type { Client } from 'pg';
 import { Sequelize } from 'sequelize';
-import { driver } from './driver';
-import { planOnce } from './planOnce';
+import { driver, planOnce } from './driver';
 import { exercisesTables } from './tables/exercises';
 import { logbooksTables } from './tables/logbooks';
 import { peopleTables } from './tables/people';

@@ -50,7 +50,7 @@ export function createPublish(database: Database, callers: Callers, directUrl: s
     people: (people) => channel.send({ kind: 'people', people }, { atOnce: true }),
     streams,
     close: async () => {
-      streams.close();
+      streams.tellMissed();
       callers.close();
       await channel.close();
     },

@@ -107,10 +107,6 @@ export class Streams {
     for (const { response } of this.#open) response.end();
   }
 
-  close(): void {
-    this.tellMissed();
-  }
-
   #staffOf = (classId: string): Stream[] =>
     [...(this.#byClass.get(classId) ?? [])].filter(({ teaches }) => teaches);
 
