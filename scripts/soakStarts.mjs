@@ -49,18 +49,21 @@ async function counted(url) {
  * in earnest. @returns how many of these starts worked, and how many left a database other than it should be
  */
 export async function killStarts(cluster, times) {
-  const admin = new pg.Client({ connectionString: cluster.urlFor('postgres') });
+  const admin = new pg.Client({ connectionString: cluster.administratorUrl() });
   await admin.connect();
   const old = cluster.urlFor('soak_older');
   // Half of the way up, by the migrations themselves, with what a class wrote then.
   if (ask('npx', ['tsx', join(home, 'server/test/olderDatabase.ts'), old], { cwd: home }) === null)
     throw new Sentence('An older database could not be made.');
+  const { username: owner } = new URL(old);
   const before = await counted(old);
   const told = { first: 0, upgrade: 0, started: 0, changed: 0 };
   for (let nth = 0; nth < times; nth += 1) {
     const kind = nth % 2 === 0 ? 'first' : 'upgrade';
     const name = `soak_start_${nth}`;
-    await admin.query(`create database ${name} ${kind === 'upgrade' ? 'template soak_older' : ''}`);
+    await admin.query(
+      `create database ${name} owner ${owner} ${kind === 'upgrade' ? 'template soak_older' : ''}`,
+    );
     const url = cluster.urlFor(name);
     const victim = startServer(url, await freePort());
     await pause(Math.random() * longestMs);

@@ -2,12 +2,16 @@ import type { TestProject } from 'vitest/node';
 
 interface Cluster {
   urlFor(database: string): string;
+  administratorUrl(): string;
   stop(): Promise<void>;
 }
 
 declare module 'vitest' {
   export interface ProvidedContext {
+    /** As the plain owner that the app runs as. */
     databaseUrl: string;
+    /** As who may make databases. */
+    administratorUrl: string;
   }
 }
 
@@ -18,5 +22,6 @@ export default async function setup(project: TestProject): Promise<() => Promise
   };
   const cluster = await throwawayCluster();
   project.provide('databaseUrl', cluster.urlFor('green_beam_test'));
+  project.provide('administratorUrl', cluster.administratorUrl());
   return () => cluster.stop();
 }

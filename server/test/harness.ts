@@ -155,14 +155,20 @@ export async function startHarness({
   };
 }
 
+/** An empty database that the plain owner owns, as docs/operations.md has one made. */
 export async function freshDatabase(): Promise<string> {
-  const base = inject('databaseUrl');
+  const url = inject('databaseUrl');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
-  const client = new pg.Client({ connectionString: base });
+  await asAdministrator(`create database ${name} owner ${new URL(url).username}`);
+  return url.replace(/\/[^/]*$/, `/${name}`);
+}
+
+/** What the app itself may not do. */
+export async function asAdministrator(statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: inject('administratorUrl') });
   await client.connect();
-  await client.query(`create database ${name}`);
+  await client.query(statement);
   await client.end();
-  return base.replace(/\/[^/]*$/, `/${name}`);
 }
 
 function openBrowser(at: string): Browser {

@@ -50,6 +50,8 @@ const steps = [
 ];
 
 const onlyAdded = 'logbook_entries, logbook_photos';
+/** A foreign key looks whether a row is still named with the right to change it; the trigger refuses a change all the same. */
+const deleting = 'update, delete';
 
 /**
  * Deletes a class for good, with every row of it: its students, what they read and wrote, photographs, marks. Only one that was put away,
@@ -83,7 +85,7 @@ export async function deleteClass(
       bind: [studentAccount(row.code, '')],
       transaction,
     });
-    await sequelize.query(`revoke delete on ${onlyAdded} from current_user`, { transaction });
+    await sequelize.query(`revoke ${deleting} on ${onlyAdded} from current_user`, { transaction });
   });
   await publish.people(everybody);
 }
@@ -94,5 +96,5 @@ async function allowDeleting({ database: { sequelize } }: Services, transaction:
     transaction,
   });
   await sequelize.query(`select set_config('green_beam.for_good', 'yes', true)`, { transaction });
-  await sequelize.query(`grant delete on ${onlyAdded} to current_user`, { transaction });
+  await sequelize.query(`grant ${deleting} on ${onlyAdded} to current_user`, { transaction });
 }
