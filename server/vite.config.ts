@@ -7,7 +7,12 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist',
     rollupOptions: {
-      input: { main: 'src/main.ts', addTeacher: 'src/addTeacher.ts', balance: 'src/balance.ts' },
+      input: {
+        main: 'src/main.ts',
+        addTeacher: 'src/addTeacher.ts',
+        balance: 'src/balance.ts',
+        worker: 'src/work/worker.ts',
+      },
     },
   },
   ssr: { noExternal: [/^@green-beam\//] },

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { parseArgs } from 'node:util';
+import pg from 'pg';
 import { migrate } from './database/migrate';
 import { connect } from './database/models';
+import { createSignInLimits } from './session/limits';
 import { hashSecret, makePassphrase } from './session/passphrase';
 import { teacherAccount } from './session/service';
 
@@ -30,9 +32,9 @@ async function addTeacher(): Promise<void> {
     if (!person) throw new Error(`There is no teacher “${name}”.`);
     await person.update({ secretHash, mustChange: true });
     await models.sessions.destroy({ where: { personId: person.id } });
-    await sequelize.query(`delete from sign_in_limits where starts_with(key, $1) or key = $2`, {
-      bind: [`device:${teacherAccount(name)}|`, `account:${teacherAccount(name)}`],
-    });
+    const limits = new pg.Pool({ connectionString: databaseUrl, max: 1 });
+    await createSignInLimits(limits).forgive(teacherAccount(name));
+    await limits.end();
   } else {
     await models.people.create({
       id: randomUUID(),

@@ -138,7 +138,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
       cookie: { httpOnly: true, sameSite: 'lax', secure: secureCookie },
     }),
   );
-  sessionRoutes(api, services, { secureCookie });
+  sessionRoutes(api, services, { secureCookie, sessionSecret });
   for (const routes of [
     benchRoutes,
     questionRoutes,

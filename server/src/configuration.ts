@@ -45,6 +45,8 @@ export function configurationFrom(environment: NodeJS.ProcessEnv): Configuration
   };
   const sessionSecret = needed('SESSION_SECRET');
   if (sessionSecret.length < 32) throw new Error('SESSION_SECRET is too short: use at least 32 characters.');
+  if (new Set(sessionSecret).size < 8)
+    throw new Error('SESSION_SECRET is too easy to guess: make one with “openssl rand -hex 32”.');
   const databaseUrl = needed('DATABASE_URL');
   const direct = environment['DIRECT_DATABASE_URL'];
   const web = resolve(import.meta.dirname, '../../web/dist');

@@ -11,9 +11,11 @@ import { BalanceFeed, noFeed } from './feed/feed';
 import { sayStopping } from './http/health';
 import { serverOf } from './http/serverOf';
 import { createKept } from './kept/kept';
+import { createWorkers } from './work/workers';
 import { createPublish } from './publish/publish';
 import type { Services } from './services';
 import { Callers } from './access/callers';
+import { Hashes } from './session/hashes';
 import { createSignInLimits } from './session/limits';
 
 /** After this long a stop does not wait for anybody. */
@@ -39,13 +41,16 @@ async function serve(configuration: Configuration): Promise<void> {
   pool.on('error', () => log.warn('a connection to the database was lost'));
   const now = () => new Date();
   const callers = new Callers(database, log, now);
+  const workers = createWorkers();
   const services: Services = {
     database,
     callers,
     publish: createPublish(database, callers, configuration.directDatabaseUrl, log),
-    kept: createKept(database),
+    kept: createKept(database, workers),
+    workers,
     feed: configuration.balance ? new BalanceFeed(configuration.balance) : noFeed,
     limits: createSignInLimits(pool),
+    hashes: new Hashes(),
     log,
     now,
     seed: () => randomInt(2 ** 31),
@@ -74,7 +79,7 @@ async function serve(configuration: Configuration): Promise<void> {
     server.close(
       () =>
         void told
-          .then(() => Promise.allSettled([database.sequelize.close(), pool.end()]))
+          .then(() => Promise.allSettled([database.sequelize.close(), pool.end(), workers.close()]))
           .then(() => process.exit(0)),
     );
     server.closeIdleConnections();

@@ -4,7 +4,9 @@ import type { Feed } from './feed/feed';
 import type { Kept } from './kept/kept';
 import type { Publish } from './publish/publish';
 import type { Callers } from './access/callers';
+import type { Hashes } from './session/hashes';
 import type { SignInLimits } from './session/limits';
+import type { Workers } from './work/workers';
 
 /** What routes and services work with. Time and chance come from here, so that tests can fix them. */
 export interface Services {
@@ -14,6 +16,9 @@ export interface Services {
   readonly kept: Kept;
   readonly feed: Feed;
   readonly limits: SignInLimits;
+  readonly hashes: Hashes;
+  /** Threads for work whose length depends on what somebody sent. */
+  readonly workers: Workers;
   readonly log: Logger;
   readonly now: () => Date;
   readonly seed: () => number;

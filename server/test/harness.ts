@@ -13,10 +13,12 @@ import { demoClass, teacher } from '../src/demo/scenario';
 import { noFeed, type Feed } from '../src/feed/feed';
 import type { RouteLine } from '../src/access/route';
 import { createKept } from '../src/kept/kept';
+import { createWorkers } from '../src/work/workers';
 import { serverOf } from '../src/http/serverOf';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';
 import { Callers } from '../src/access/callers';
+import { Hashes } from '../src/session/hashes';
 import { createSignInLimits } from '../src/session/limits';
 
 export interface Answer<Body> {
@@ -95,13 +97,16 @@ export async function startHarness({
   const log = pino({ level: 'silent' });
   let drawn = 0;
   const callers = new Callers(database, log, now);
+  const workers = createWorkers();
   const services: Services = {
     database,
     callers,
     publish: createPublish(database, callers, url, log),
-    kept: createKept(database),
+    kept: createKept(database, workers),
+    workers,
     feed,
     limits: createSignInLimits(pool),
+    hashes: new Hashes(),
     log,
     now,
     seed: () => (drawn += 7919),
@@ -151,6 +156,7 @@ export async function startHarness({
       await new Promise((resolve) => server.close(resolve));
       await database.sequelize.close();
       await pool.end();
+      await workers.close();
     },
   };
 }

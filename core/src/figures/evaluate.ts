@@ -17,6 +17,8 @@ export interface Evaluation {
 export type Names = Readonly<Record<string, Quantity>>;
 
 const farthest = 5_000;
+/** Functions and powers take a thousand times as long as a sum: a calculation holds so many at most. */
+const mostFunctions = 60;
 
 /**
  * Evaluates an expression. All digits are kept and the place that the data justify is tracked beside them; where the class
@@ -35,6 +37,16 @@ export function evaluateTree(
 ): { readonly result: Quantity; readonly steps: readonly EvaluationStep[] } {
   const { rounding, roundWhen } = policy;
   const steps: EvaluationStep[] = [];
+  let functions = 0;
+  const countFunction = (at: number) => {
+    functions += 1;
+    if (functions > mostFunctions)
+      throw new ExpressionProblem(
+        'too-long',
+        at,
+        `A calculation holds at most ${mostFunctions} functions and powers.`,
+      );
+  };
   const keep = (step: EvaluationStep, at: number): Quantity => {
     const { value, lastPlace } = step.result;
     if (!value.isFinite() || Math.abs(value.e) > farthest)
@@ -58,12 +70,14 @@ export function evaluateTree(
         throw new ExpressionProblem('unknown-name', node.at, `“${node.name}” has no value yet.`);
       }
       case 'call':
+        countFunction(node.at);
         return keep(call(node.name, parts, node.arguments[0]?.at ?? node.at, policy), node.at);
     }
     if (!first) throw new ExpressionProblem('not-understood', node.at, 'Something is missing here.');
     if (node.kind === 'group') return first;
     if (node.kind === 'negative') return { ...first, value: first.value.neg() };
     if (!second) throw new ExpressionProblem('not-understood', node.at, 'Something is missing here.');
+    if (node.operator === '^') countFunction(node.at);
     return keep(binary(node.operator, first, second, node.right.at), node.at);
   });
   return { result, steps };

@@ -5,13 +5,15 @@ import { UniqueConstraintError, type Transaction } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
+import { inTurn } from '../inTurn';
+import type { Hashes } from '../session/hashes';
 import { hashSecret, makePassphrase, nameKey } from '../session/passphrase';
 import { seatByName } from './benches';
 import { className, endSessions, studentAccount } from '../session/service';
 
 /** Adds students, each with a slip to hand out. All or none are added. @throws Problem for a name taken twice. */
 export async function addStudents(
-  { database, publish }: Services,
+  { database, publish, hashes }: Services,
   classId: string,
   { names, benches = [] }: NewStudents,
 ): Promise<SlipsAnswer> {
@@ -21,9 +23,11 @@ export async function addStudents(
     (_, at) => keys.indexOf(keys[at] ?? '') !== at || taken.some((row) => row.nameKey === keys[at]),
   );
   if (double !== undefined) throw twice(double);
-  const made = await Promise.all(
-    names.map(async (name) => ({ name, studentId: randomUUID(), ...(await newSecret()) })),
-  );
+  const made = await inTurn(names, async (name) => ({
+    name,
+    studentId: randomUUID(),
+    ...(await newSecret(hashes, classId)),
+  }));
   try {
     await database.sequelize.transaction(async (transaction) => {
       await enrol(database, classId, made, transaction);
@@ -64,21 +68,21 @@ export async function makeSlips(
   services: Services,
   classId: string,
   { studentIds, everyone }: NewSlips,
+  onEach: () => void,
 ): Promise<SlipsAnswer> {
-  const { database, limits } = services;
+  const { database, limits, hashes } = services;
   const enrolled = await database.models.classStudents.findAll({ where: { classId } });
   const ids = enrolled.map(({ personId }) => personId);
   const wanted = everyone ? ids : (studentIds ?? []);
   if (wanted.length === 0) throw new Problem('not-valid', 'Say for whom to make slips.');
   if (!wanted.every((id) => ids.includes(id))) throw new Problem('not-allowed');
   const people = await database.models.people.findAll({ where: { id: wanted }, order: [['name', 'asc']] });
-  const slips = await Promise.all(
-    people.map(async (person): Promise<Slip> => {
-      const { passphrase, secretHash } = await newSecret();
-      await person.update({ secretHash });
-      return { studentId: person.id, name: person.name, passphrase };
-    }),
-  );
+  const slips = await inTurn(people, async (person): Promise<Slip> => {
+    const { passphrase, secretHash } = await newSecret(hashes, classId);
+    await person.update({ secretHash });
+    onEach();
+    return { studentId: person.id, name: person.name, passphrase };
+  });
   await endSessions(services, wanted);
   const answer = await slipsAnswer(database, classId, slips);
   await Promise.all(people.map(({ name }) => limits.forgive(studentAccount(answer.class.code, name))));
@@ -102,9 +106,13 @@ export async function removeStudent(services: Services, classId: string, personI
   services.publish.board(classId, [personId]);
 }
 
-async function newSecret(): Promise<{ passphrase: string; secretHash: string }> {
+/** One at a time of a class, before those who sign in from somewhere new. */
+async function newSecret(
+  hashes: Hashes,
+  classId: string,
+): Promise<{ passphrase: string; secretHash: string }> {
   const passphrase = makePassphrase();
-  return { passphrase, secretHash: await hashSecret(passphrase) };
+  return { passphrase, secretHash: await hashes.run(classId, true, () => hashSecret(passphrase)) };
 }
 
 async function enrol(

@@ -22,6 +22,7 @@ import { managerOwns, ownerOwns, staffOwns } from '../access/membership';
 import { arrange, benchesOf } from './benches';
 import { changeClass, createClass } from './classes';
 import { deleteClass } from './deleteClass';
+import { moreTime } from '../http/deadline';
 import { sendWholeClass } from './exportClass';
 import { studentFor } from './student';
 import { addStaff, removeStaff, staffOf } from './staff';
@@ -124,7 +125,7 @@ export function classroomRoutes(router: Router, services: Services): void {
     allow: 'teacher',
     owns: managerOwns,
     body: newSlips,
-    run: ({ owned, body }) => makeSlips(services, owned, body),
+    run: ({ owned, body, response }) => makeSlips(services, owned, body, () => moreTime(response)),
   });
 }
 

@@ -16,12 +16,15 @@ import {
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
+import { inTurn } from '../inTurn';
 import { joinSeat } from '../kept/studentsIn';
 import type { Services } from '../services';
 
 /** So many readings are compared at most: the newest. */
 const mostReadings = 3000;
 const mostQuestions = 60;
+/** So many at a time: others are answered in between. */
+const sliceLength = 100;
 
 /** What is asked for: a kind of instrument, or a question to the class; neither for what there is. */
 export interface Wanted {
@@ -43,7 +46,12 @@ export async function readingsOf(
   ]);
   const found =
     wanted.kind === null && wanted.questionId === null ? [] : await rowsOf(services, classId, wanted);
-  const readings = found.flatMap((row) => asReading(row, body) ?? []);
+  const slices = Array.from({ length: Math.ceil(found.length / sliceLength) }, (_, nth) =>
+    found.slice(nth * sliceLength, (nth + 1) * sliceLength),
+  );
+  const readings = (
+    await inTurn(slices, (slice) => slice.flatMap((row) => asReading(row, body) ?? []))
+  ).flat();
   return {
     class: classFor(who, classId),
     conventions: body,

@@ -1,5 +1,4 @@
 import type { CalculationAnswer, ConventionsAnswer, NewCalculation } from '@green-beam/contract';
-import { evaluate, ExpressionProblem, writeQuantity } from '@green-beam/core';
 import { UniqueConstraintError } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { Problem } from '../http/problem';
@@ -22,13 +21,7 @@ export async function keepCalculation(
   const { models } = services.database;
   const logbookId = book.id;
   const conventions = await conventionsOfBook(services, book);
-  let result: string;
-  try {
-    result = writeQuantity(evaluate(expression, conventions).result, conventions.rounding);
-  } catch (error) {
-    if (error instanceof ExpressionProblem) throw new Problem('not-valid', error.message);
-    throw error;
-  }
+  const result = await services.workers.run('calculate', { expression, conventions }, who.id);
   try {
     await models.keptCalculations.create({ id, logbookId, personId: who.id, expression, result });
   } catch (error) {

@@ -1,13 +1,10 @@
 import type { NewRearranged, NewSpotted, PractisedAnswer } from '@green-beam/contract';
 import {
   exerciseFormat,
-  ExpressionProblem,
   faultyTable,
   judgeExercise,
-  rearrangingsOf,
   type Answers,
   type ExerciseNamed,
-  type Rearranging,
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
 import { layOut, ownExercise } from '../exercises/exercises';
@@ -17,12 +14,14 @@ import { ofOnesOwn } from '../kept/laid';
 import type { Services } from '../services';
 
 /** Keeps what was written for a letter of a formula, judged as the page judged it. @throws Problem */
-export const keepRearranged = (
+export const keepRearranged = async (
   services: Services,
   who: Caller,
   { id, exerciseId, formula, wanted, text }: NewRearranged,
 ): Promise<PractisedAnswer> => {
-  const exercise = { format: exerciseFormat, of: 'rearranging', item: itemFor(formula, wanted) } as const;
+  const item = await services.workers.run('rearrange', { formula, wanted }, who.id);
+  if (!item) throw new Problem('not-valid', `“${formula}” cannot be solved for “${wanted}”.`);
+  const exercise = { format: exerciseFormat, of: 'rearranging', item } as const;
   return keep(services, who, exerciseId, 'rearranging', { exercise, seed: null }, { id, answer: { text } });
 };
 
@@ -35,18 +34,6 @@ export const keepSpotted = (
   const exercise = { format: exerciseFormat, of: 'table', table: faultyTable(seed) } as const;
   return keep(services, who, exerciseId, 'table', { exercise, seed }, { id, answer: { marks } });
 };
-
-function itemFor(formula: string, wanted: string): Rearranging {
-  const [left = '', right = ''] = formula.split(' = ');
-  try {
-    const item = rearrangingsOf(left, right).find((one) => one.wanted === wanted);
-    if (item) return item;
-  } catch (error) {
-    if (!(error instanceof ExpressionProblem)) throw error;
-    throw new Problem('not-valid', error.message);
-  }
-  throw new Problem('not-valid', `“${formula}” cannot be solved for “${wanted}”.`);
-}
 
 /** An exercise that the page made by itself is kept with the first try at it. @throws Problem */
 async function keep<Of extends 'rearranging' | 'table'>(

@@ -1,22 +1,14 @@
 import type { FoundIn, LogbookLine } from '@green-beam/contract';
-import {
-  OutcomeEvaluator,
-  cellsIn,
-  findingWeight,
-  secondLookAt,
-  variedBy,
-  withPieces,
-  type Conventions,
-  type Entry,
-  type Investigation,
-  type TableFinding,
-} from '@green-beam/core';
+import { variedBy, type Conventions, type Entry, type Investigation } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
+import { Problem } from '../http/problem';
 import { inTurn } from '../inTurn';
+import type { Workers } from '../work/workers';
 import { asEntry, type EntryRow } from './entryRow';
 import type { KeptInvestigation } from './keptRows';
+import { BookLook, nothingFound, nothingYet } from './lookAtBook';
 
 /** A logbook, who writes in it and how far it has come, as a list of them shows it. */
 export interface BookLine {
@@ -46,55 +38,71 @@ interface Source {
 
 /** A second look takes as long as all the rest: it is taken again after so long, and when a logbook is handed in. */
 const lookedEveryMs = 8_000;
-export const nothingFound: FoundIn = { count: 0, weight: 0, sentence: null };
+/** What took longer than this, or has more entries than this, is looked at in a thread from then on. */
+const longMs = 20;
+const longEntries = 400;
 
 /** One logbook's entries so far, and what they amount to. */
 class Fold {
   readonly #entries: Entry[] = [];
-  readonly #body: Investigation;
-  readonly #conventions: Conventions;
-  #reckoner: { readonly of: Investigation; readonly evaluator: OutcomeEvaluator };
-  last = 0;
-  line: Pick<LogbookLine, 'completeTrials' | 'resultText' | 'handedIn'> = {
-    completeTrials: 0,
-    resultText: null,
-    handedIn: false,
-  };
-
+  readonly #here: BookLook;
+  #long = false;
+  /** What is worked out at the moment, in a thread. */
+  #atWork: Promise<void> = Promise.resolve();
   #look: (() => FoundIn) | null = null;
   #lookedAt = 0;
   #found = nothingFound;
+  last = 0;
+  howFar = nothingYet;
 
-  constructor(body: Investigation, conventions: Conventions) {
-    this.#body = body;
-    this.#conventions = conventions;
-    this.#reckoner = { of: body, evaluator: new OutcomeEvaluator(body, conventions) };
+  constructor(
+    private readonly id: string,
+    private readonly body: Investigation,
+    private readonly conventions: Conventions,
+    private readonly workers: Workers,
+  ) {
+    this.#here = new BookLook(body, conventions);
   }
 
-  /** The same one as long as the kit is the same. */
-  #reckonerOf(of: Investigation): OutcomeEvaluator {
-    if (this.#reckoner.of !== of)
-      this.#reckoner = { of, evaluator: new OutcomeEvaluator(of, this.#conventions) };
-    return this.#reckoner.evaluator;
-  }
-
-  add(rows: readonly EntryRow[]): void {
+  /** Takes rows in, and resolves once they are worked out. */
+  add(rows: readonly EntryRow[]): Promise<void> {
     for (const row of rows) {
       this.#entries.push(asEntry(row));
       this.last = Math.max(this.last, Number(row.seq));
     }
-    const cells = cellsIn(this.#body, this.#entries);
-    const body = withPieces(this.#body, cells);
-    const outcome = this.#reckonerOf(body).outcomeOf(cells);
-    const wasHandedIn = this.line.handedIn;
-    const [first] = outcome.results;
-    this.line = {
-      completeTrials: outcome.complete,
-      resultText: first?.state === 'reckoned' && outcome.trialsWanted === 0 ? first.result.text : null,
-      handedIn: this.#entries.some(({ kind }) => kind === 'hand-in'),
-    };
-    this.#look = () => foundIn(secondLookAt(body, cells, outcome, this.#conventions));
-    if (this.line.handedIn && !wasHandedIn) this.#lookedAt = 0;
+    if (this.#long || this.#entries.length > longEntries) this.#atWork = this.#lookThere();
+    else this.#lookHere();
+    return this.#atWork;
+  }
+
+  /** Resolves once what was taken in is worked out. */
+  get settled(): Promise<void> {
+    return this.#atWork;
+  }
+
+  #lookHere(): void {
+    const wasHandedIn = this.howFar.handedIn;
+    const began = performance.now();
+    const { howFar, look } = this.#here.at(this.#entries);
+    this.#long = performance.now() - began > longMs;
+    this.howFar = howFar;
+    this.#look = look;
+    if (howFar.handedIn && !wasHandedIn) this.#lookedAt = 0;
+  }
+
+  async #lookThere(): Promise<void> {
+    const { id, body, conventions } = this;
+    const entries = [...this.#entries];
+    try {
+      const { howFar, found } = await this.workers.run('lookAtBook', { body, conventions, entries }, id);
+      if (entries.length < this.#entries.length) return;
+      this.howFar = howFar;
+      this.#found = found;
+      this.#look = null;
+    } catch (error) {
+      // A line that is behind is better than a list without it; it is worked out again with the next entry.
+      if (!(error instanceof Problem)) throw error;
+    }
   }
 
   /** What a second look finds, as of a few seconds ago. @param now in milliseconds */
@@ -108,22 +116,16 @@ class Fold {
   }
 }
 
-/** How many findings, and the weightiest of them. */
-function foundIn(findings: readonly TableFinding[]): FoundIn {
-  const [first] = [...findings].sort((a, b) => findingWeight(b) - findingWeight(a));
-  return first
-    ? { count: findings.length, weight: findingWeight(first), sentence: first.sentence }
-    : nothingFound;
-}
-
 /** Logbooks in a line each. What was reckoned of one is kept and added to; whether something is new is asked each time. */
 export class Books {
   readonly #kept = new LRUCache<string, Fold>({ max: 1_500 });
   readonly #database: Database;
   readonly #source: Source;
+  readonly #workers: Workers;
 
-  constructor(database: Database, source: Source) {
+  constructor(database: Database, workers: Workers, source: Source) {
     this.#database = database;
+    this.#workers = workers;
     this.#source = source;
   }
 
@@ -135,8 +137,10 @@ export class Books {
           const fold =
             this.#kept.get(id) ??
             new Fold(
+              id,
               variedBy((await this.#source.investigation(investigationId)).body, variation),
               await this.#source.conventions(conventionsId),
+              this.#workers,
             );
           return [id, fold] as const;
         }),
@@ -149,8 +153,9 @@ export class Books {
       const fold = folds.get(id);
       // Somebody else may have read the same meanwhile.
       const news = added.filter(({ seq }) => Number(seq) > (fold?.last ?? 0));
-      if (news.length > 0) fold?.add(news);
+      return news.length > 0 ? fold?.add(news) : undefined;
     });
+    await Promise.all([...folds.values()].map(({ settled }) => settled));
     return Promise.all(
       rows.map(async (row) => {
         const { id, body } = await this.#source.investigation(row.investigationId);
@@ -161,7 +166,7 @@ export class Books {
             ...headOf(id, variedBy(body, row.variation)),
             logbookId: row.id,
             readers: row.members.map(({ name }) => name),
-            ...(folds.get(row.id)?.line ?? { completeTrials: 0, resultText: null, handedIn: false }),
+            ...(folds.get(row.id)?.howFar ?? nothingYet),
           },
         };
       }),

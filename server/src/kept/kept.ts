@@ -3,6 +3,7 @@ import { presetNamed, type Conventions } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
+import type { Workers } from '../work/workers';
 import { Books } from './books';
 import type { KeptInvestigation, OpenBook } from './keptRows';
 import type { Station } from './station';
@@ -27,7 +28,7 @@ export interface Kept {
   readonly books: Books;
 }
 
-export function createKept(database: Database): Kept {
+export function createKept(database: Database, workers: Workers): Kept {
   const { models } = database;
   const conventions = new LRUCache<string, Conventions>({ max: 2_000 });
   const investigations = new LRUCache<string, KeptInvestigation>({ max: 2_000 });
@@ -66,7 +67,7 @@ export function createKept(database: Database): Kept {
     settings: new LRUCache({ max: 5_000 }),
     openBooks: new LRUCache({ max: 5_000 }),
     practices: new Practices(database),
-    books: new Books(database, {
+    books: new Books(database, workers, {
       conventions: (id) => kept.conventions(id),
       investigation: (id) => kept.investigation(id),
     }),

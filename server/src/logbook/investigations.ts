@@ -1,5 +1,4 @@
 import {
-  checkInvestigationFile,
   readStored,
   storedInvestigation,
   type InvestigationLine,
@@ -63,7 +62,7 @@ export async function keepInvestigation(
   { id, replaces, body }: NewInvestigation,
 ): Promise<{ readonly id: string }> {
   const { models } = services.database;
-  const read = checkInvestigationFile(body);
+  const read = await services.workers.run('checkInvestigation', { body }, classId);
   if (!read.ok) {
     const [first] = read.problems;
     throw new Problem('not-an-investigation', [first?.place, first?.sentence].filter(Boolean).join(': '));

@@ -1,5 +1,4 @@
 import {
-  isId,
   newPassword,
   endpoints,
   studentSignIn,
@@ -7,12 +6,12 @@ import {
   type SessionAnswer,
 } from '@green-beam/contract';
 import type { Request, Response, Router } from 'express';
-import { randomUUID } from 'node:crypto';
 import type { Services } from '../services';
 import { route } from '../access/route';
 import type { PersonRow } from '../database/models';
 import { sessionLimits, whoOf, type Caller } from '../access/caller';
 import { changePassword, endSessions, signInStudent, signInTeacher } from './service';
+import { DeviceMarks } from './device';
 import { hashOf } from './store';
 
 /** The names of the cookies. Behind HTTPS a browser takes them from no other host and no other path. */
@@ -26,15 +25,15 @@ const deviceDays = 400;
 export function sessionRoutes(
   router: Router,
   services: Services,
-  { secureCookie }: { secureCookie: boolean },
+  { secureCookie, sessionSecret }: { secureCookie: boolean; sessionSecret: string },
 ): void {
   const names = cookieNames(secureCookie);
+  const devices = new DeviceMarks(sessionSecret, names.device);
 
-  /** Which browser this is; one that has no name yet gets one. A caller that keeps no cookies counts by its address. */
-  const deviceOf = (request: Request): string => deviceIn(request, names.device) ?? addressDevice(request);
-  const nameDevice = (request: Request, response: Response) => {
-    if (deviceIn(request, names.device)) return;
-    response.cookie(names.device, randomUUID(), {
+  /** A browser that has no mark yet gets one. */
+  const markDevice = (request: Request, response: Response) => {
+    if (devices.in(request)) return;
+    response.cookie(names.device, devices.make(), {
       httpOnly: true,
       sameSite: 'lax',
       secure: secureCookie,
@@ -48,7 +47,7 @@ export function sessionRoutes(
   route(router, endpoints.session, {
     allow: 'anyone',
     run: async ({ request, response }) => {
-      nameDevice(request, response);
+      markDevice(request, response);
       return sessionAnswer(request.session.callerOf?.());
     },
   });
@@ -59,7 +58,7 @@ export function sessionRoutes(
       enter(
         services,
         request,
-        await signInTeacher(services, deviceOf(request), body),
+        await signInTeacher(services, devices.of(request), body),
         body.ownDevice === true,
       ),
   });
@@ -70,7 +69,7 @@ export function sessionRoutes(
       enter(
         services,
         request,
-        await signInStudent(services, deviceOf(request), body),
+        await signInStudent(services, devices.of(request), body),
         body.ownDevice === true,
       ),
   });
@@ -108,18 +107,6 @@ const sessionAnswer = (who: Caller | null | undefined): SessionAnswer =>
   who
     ? { who: whoOf(who), mustChange: who.mustChange, ownDevice: who.ownDevice, sealKey: who.sealKey }
     : { who: null };
-
-function deviceIn(request: Request, name: string): string | undefined {
-  const [, value] =
-    new RegExp(`(?:^|; )${name}=([0-9a-f-]{36})(?:;|$)`).exec(request.get('cookie') ?? '') ?? [];
-  return value !== undefined && isId(value) ? value : undefined;
-}
-
-/** All callers without a cookie behind one address are one device. */
-const addressDevice = (request: Request): string => {
-  const hex = hashOf(request.ip ?? 'unknown');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
-};
 
 /** Starts a fresh session, so that an id from before the sign-in is worth nothing after it. */
 async function enter(

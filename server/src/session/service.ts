@@ -4,6 +4,7 @@ import type { ClassRow, PersonRow } from '../database/models';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
+import { refuseWeak } from './goodPassword';
 import { hashSecret, nameKey, plainPassphrase, verifySecret } from './passphrase';
 
 /** Signs a teacher in by name or address and password; gives who it is. @throws Problem */
@@ -51,7 +52,7 @@ export const studentAccount = (code: string, name: string): string => `student:$
 export const teacherAccount = (name: string): string => `teacher:${counted(name)}`;
 
 async function admit(
-  { database, limits }: Services,
+  { database, limits, hashes }: Services,
   person: PersonRow | null,
   secret: string,
   guess: { readonly account: string; readonly device: string; readonly help: string },
@@ -60,7 +61,8 @@ async function admit(
   const device = { personId: person?.id ?? '', deviceId: guess.device };
   const known = person !== null && (await knownDevices.count({ where: { ...device } })) > 0;
   await limits.count({ ...guess, known });
-  if (!(await verifySecret(person?.secretHash, secret)) || !person) throw new Problem('sign-in-refused');
+  const right = await hashes.run(guess.device, known, () => verifySecret(person?.secretHash, secret));
+  if (!right || !person) throw new Problem('sign-in-refused');
   await limits.right({ ...guess, known });
   if (!known) await knownDevices.bulkCreate([device], { ignoreDuplicates: true });
   return person;
@@ -68,17 +70,19 @@ async function admit(
 
 /** A teacher chooses another password; every other session of theirs ends. @throws Problem */
 export async function changePassword(
-  { database, publish }: Services,
+  { database, publish, hashes }: Services,
   who: Caller,
   { current, next }: NewPassword,
 ): Promise<void> {
   const person = await database.models.people.findByPk(who.id);
-  if (!(await verifySecret(person?.secretHash, current)) || !person)
-    throw new Problem('not-valid', 'The password that you have now is not right.');
+  const right = await hashes.run(who.id, true, () => verifySecret(person?.secretHash, current));
+  if (!right || !person) throw new Problem('not-valid', 'The password that you have now is not right.');
   if (next === current) throw new Problem('not-valid', 'The new password is the one that you have already.');
   if (nameKey(next) === nameKey(person.name))
     throw new Problem('not-valid', 'Your own name is no password: anybody would try it first.');
-  await person.update({ secretHash: await hashSecret(next), mustChange: false });
+  refuseWeak(next, [person.name, person.address ?? '']);
+  const secretHash = await hashes.run(who.id, true, () => hashSecret(next));
+  await person.update({ secretHash, mustChange: false });
   await endSessions({ database, publish }, [who.id], who.sessionId);
 }
 

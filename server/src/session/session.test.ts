@@ -65,6 +65,34 @@ describe('signing in', () => {
     expect((await browser.get<BenchAnswer>('/api/bench')).status).toBe(401);
   });
 
+  it.each(['aaaaaaaaaaaa', 'password123', 'qwertyuiop', '1234567890', 'Ms Marrow 1'])(
+    'takes no password that is guessed at once: %s',
+    async (next) => {
+      const browser = await harness.asTeacher();
+      const answer = await browser.post('/api/session/password', { current: 'level beam 9', next });
+      expect(answer).toMatchObject({
+        status: 422,
+        body: { detail: expect.stringMatching(/first that people try/) },
+      });
+    },
+  );
+
+  it('counts eight tries from a device, whatever name the device gives itself', async () => {
+    const made = harness.browser();
+    const mark = 'green-beam-device=6f1c1b7e-2f43-4a9c-9d53-1b2e3f4a5b6c.' + 'A'.repeat(43);
+    const statuses: number[] = [];
+    for (let at = 0; at < 9; at += 1) {
+      const cookie = mark.replace('6f1c', `6f1${at}`);
+      const answer = await made.post(
+        '/api/session/student',
+        { ...student, name: 'Thora Gale', passphrase: 'wrong' },
+        { cookie },
+      );
+      statuses.push(answer.status);
+    }
+    expect(statuses).toEqual([...Array<number>(8).fill(401), 429]);
+  });
+
   it('slows down one account without locking out the room behind the same address', async () => {
     const wrong = { ...student, name: 'Ivo Brack', passphrase: 'wrong' };
     for (let at = 0; at < 8; at += 1)

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { lineTex, substitute } from '../../figures';
 import { readyMade } from '../../record/readyMade';
-import { checkRearranged, rearrangings, rearrangingsOf } from '.';
+import { checkRearranged, mostRearranged, rearrangingFor, rearrangings, rearrangingsOf } from '.';
 
 describe('rearranging', () => {
   const solve = (left: string, formula: string, wanted: string) =>
@@ -76,6 +76,23 @@ describe('rearranging', () => {
           causes: expect.arrayContaining([expect.objectContaining({ code })]),
         });
       for (const { line } of item.steps) expect(lineTex(line)).toContain('=');
+    }
+  });
+
+  it('takes formulas up to a stated length, and says so of longer ones, however they are nested', () => {
+    const letters = (count: number) => Array.from({ length: count }, (_, at) => `b${at}`);
+    const shapes = [
+      (count: number) => letters(count).join(' + '),
+      (count: number) => `${letters(count).join(' + (')}${')'.repeat(count - 1)}`,
+      (count: number) => letters(count).join(' / '),
+    ];
+    for (const formula of shapes) {
+      const item = rearrangingFor('a', formula(mostRearranged), 'b3')!;
+      expect(checkRearranged(item, item.answer)).toEqual({ outcome: 'right', remarks: [] });
+      expect(() => rearrangingFor('a', formula(mostRearranged + 1), 'b3')).toThrow(
+        `A formula to rearrange holds at most ${mostRearranged} numbers and letters.`,
+      );
+      expect(rearrangingsOf('a', formula(mostRearranged + 1))).toEqual([]);
     }
   });
 });

@@ -2,10 +2,9 @@ import { parseExpression, writeExpression, type Expression, type Operator } from
 
 type Operation = Extract<Expression, { kind: 'operation' }>;
 
-/** One operation that is undone: what that makes of the other side, why, and how it goes wrong. */
+/** One operation that is undone: what that makes of the other side, and how it goes wrong. */
 export interface Undoing {
   readonly side: Expression;
-  readonly why: string;
   readonly wrong: readonly { readonly code: Slip; readonly side: Expression }[];
 }
 
@@ -17,61 +16,55 @@ const operation = (operator: Operator, left: Expression, right: Expression): Exp
   right,
 });
 
-const undoing = (
-  side: Expression,
-  why: string,
-  ...wrong: readonly (readonly [Slip, Expression])[]
-): Undoing => ({ side, why, wrong: wrong.map(([code, side]) => ({ code, side })) });
+const undoing = (side: Expression, ...wrong: readonly (readonly [Slip, Expression])[]): Undoing => ({
+  side,
+  wrong: wrong.map(([code, side]) => ({ code, side })),
+});
+
+const one = parseExpression('1 exact');
 
 /** Undoes the outermost operation around the side that holds what is wanted. */
 export function undo({ operator, left, right }: Operation, inLeft: boolean, side: Expression): Undoing {
-  const [inner, other] = inLeft ? [left, right] : [right, left];
-  const [thing, text] = [writeExpression(inner), writeExpression(other)];
+  const other = inLeft ? right : left;
   const by = (operator: Operator) => operation(operator, side, other);
   const turned = (operator: Operator) => operation(operator, other, side);
   const leave = ['part-left-behind', side] as const;
   switch (operator) {
     case '+':
-      return undoing(by('−'), `Both sides less ${text}.`, ['sign-not-turned', by('+')], leave);
+      return undoing(by('−'), ['sign-not-turned', by('+')], leave);
     case '−':
       return inLeft
-        ? undoing(by('+'), `Both sides plus ${text}.`, ['sign-not-turned', by('−')], leave)
-        : undoing(
-            turned('−'),
-            `Both sides plus ${thing}, then less the other side.`,
-            ['difference-reversed', by('−')],
-            leave,
-          );
+        ? undoing(by('+'), ['sign-not-turned', by('−')], leave)
+        : undoing(turned('−'), ['difference-reversed', by('−')], leave);
     case '×':
-      return undoing(
-        by('÷'),
-        `Both sides over ${text}.`,
-        ['multiplied-for-divided', by('×')],
-        ['upside-down', turned('÷')],
-        leave,
-      );
+      return undoing(by('÷'), ['multiplied-for-divided', by('×')], ['upside-down', turned('÷')], leave);
     case '÷':
       return inLeft
-        ? undoing(
-            by('×'),
-            `Both sides times ${text}.`,
-            ['divided-for-multiplied', by('÷')],
-            ['upside-down', turned('÷')],
-            leave,
-          )
-        : undoing(
-            turned('÷'),
-            `Both sides times ${thing}, then over the other side.`,
-            ['upside-down', by('÷')],
-            ['multiplied-for-divided', turned('×')],
-          );
+        ? undoing(by('×'), ['divided-for-multiplied', by('÷')], ['upside-down', turned('÷')], leave)
+        : undoing(turned('÷'), ['upside-down', by('÷')], ['multiplied-for-divided', turned('×')]);
     case '^':
       return undoing(
-        operation('^', side, operation('÷', parseExpression('1 exact'), other)),
-        `The ${text === '2 exact' ? 'square root' : `root to the power ${text.replace(' exact', '')}`} of both sides.`,
+        operation('^', side, operation('÷', one, other)),
         ['square-lost', side],
         ['root-for-half', by('÷')],
       );
+  }
+}
+
+/** What is done to both sides for it, in words. */
+export function whyOf({ operator, left, right }: Operation, inLeft: boolean): string {
+  const [thing, text] = (inLeft ? [left, right] : [right, left]).map(writeExpression);
+  switch (operator) {
+    case '+':
+      return `Both sides less ${text}.`;
+    case '−':
+      return inLeft ? `Both sides plus ${text}.` : `Both sides plus ${thing}, then less the other side.`;
+    case '×':
+      return `Both sides over ${text}.`;
+    case '÷':
+      return inLeft ? `Both sides times ${text}.` : `Both sides times ${thing}, then over the other side.`;
+    case '^':
+      return `The ${text === '2 exact' ? 'square root' : `root to the power ${(text ?? '').replace(' exact', '')}`} of both sides.`;
   }
 }
 
