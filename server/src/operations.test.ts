@@ -42,6 +42,7 @@ const plain = (address: string, headers: Record<string, string> = {}, method = '
 
 describe('addresses', () => {
   it('of screens give the page; unknown ones and dot-files give it as not found', async () => {
+    expect(screens).toContain('/class/:classId/rules/print');
     for (const screen of screens)
       expect([screen, (await plain(screen.replace(/:\w+/g, randomUUID()))).status]).toEqual([screen, 200]);
     for (const address of ['/healthz', '/.env', '/nowhere', '/bench/a/b', '/class', '/.git/config'])

@@ -1,85 +1,87 @@
+import type { Screen } from '@green-beam/contract';
 import type { ComponentType } from 'react';
 import { createBrowserRouter, type RouteObject } from 'react-router';
 import { Lost } from './shell/Lost';
 import { Shell } from './shell/Shell';
 
-/** A screen at an address; it loads when it is first opened. */
-const page = <Name extends string>(
-  path: string,
-  load: () => Promise<Readonly<Record<Name, ComponentType>>>,
-  name: Name,
-): RouteObject => ({ path, lazy: async () => ({ Component: (await load())[name] }) });
+/** What stands at each address of the app. A screen loads when it is first opened. */
+const pages: Readonly<Record<Screen, () => Promise<ComponentType>>> = {
+  '/': () => import('./today/Today').then((own) => own.Today),
+  '/account': () => import('./session/Account').then((own) => own.Account),
+  '/bench': () => import('./bench/BenchIndex').then((own) => own.BenchIndex),
+  '/bench/which': () => import('./bench/WhichInstrument').then((own) => own.WhichInstrument),
+  '/bench/balance': () => import('./bench/ConnectedBalance').then((own) => own.ConnectedBalance),
+  '/bench/instruments/:kind': () => import('./bench/InstrumentPage').then((own) => own.InstrumentPage),
+  '/bench/:settingId': () => import('./bench/Station').then((own) => own.Station),
+  '/figures': () => import('./figures/Workbench').then((own) => own.Workbench),
+  '/figures/drills': () => import('./figures/Drills').then((own) => own.Drills),
+  '/figures/drills/:itemId': () => import('./figures/DrillPage').then((own) => own.DrillPage),
+  '/figures/rearrange': () => import('./figures/Rearrange').then((own) => own.Rearrange),
+  '/figures/spot': () => import('./figures/SpotTheFault').then((own) => own.SpotTheFault),
+  '/figures/identify': () => import('./figures/Identify').then((own) => own.Identify),
+  '/figures/cards': () => import('./figures/Cards').then((own) => own.Cards),
+  '/logbook': () => import('./logbook/LogbookIndex').then((own) => own.LogbookIndex),
+  '/logbook/:logbookId': () => import('./logbook/Measure').then((own) => own.Measure),
+  '/logbook/:logbookId/uncertainty': () => import('./logbook/Uncertainty').then((own) => own.Uncertainty),
+  '/logbook/:logbookId/compare': () => import('./compare/LogbookCompare').then((own) => own.LogbookCompare),
+  '/logbook/:logbookId/review': () => import('./logbook/ReviewPage').then((own) => own.ReviewPage),
+  '/logbook/:logbookId/check': () => import('./logbook/CheckPage').then((own) => own.CheckPage),
+  '/logbook/:logbookId/second-look': () => import('./logbook/SecondLook').then((own) => own.SecondLook),
+  '/logbook/:logbookId/history': () => import('./logbook/History').then((own) => own.History),
+  '/logbook/:logbookId/report': () => import('./logbook/Report').then((own) => own.Report),
+  '/compare/try': () => import('./compare/TryIt').then((own) => own.TryIt),
+  '/stock': () => import('./stock/Stockroom').then((own) => own.Stockroom),
+  '/stock/labels': () => import('./stock/Labels').then((own) => own.Labels),
+  '/stock/compare': () => import('./compare/PiecesCompare').then((own) => own.PiecesCompare),
+  '/stock/materials': () => import('./stock/Materials').then((own) => own.Materials),
+  '/stock/:tag': () => import('./stock/PiecePage').then((own) => own.PiecePage),
+  '/class/:classId/investigations': () =>
+    import('./classroom/investigations/Investigations').then((own) => own.Investigations),
+  '/class/:classId/investigations/edit': () =>
+    import('./classroom/investigations/InvestigationEditor').then((own) => own.InvestigationEditor),
+  '/class/:classId': () => import('./classroom/Board').then((own) => own.Board),
+  '/class/:classId/tasks': () => import('./classroom/Tasks').then((own) => own.Tasks),
+  '/class/:classId/staff': () => import('./classroom/ClassStaff').then((own) => own.ClassStaff),
+  '/class/:classId/students/:studentId': () =>
+    import('./classroom/StudentPage').then((own) => own.StudentPage),
+  '/class/:classId/marks': () => import('./classroom/BookOfMarks').then((own) => own.BookOfMarks),
+  '/class/:classId/benches': () => import('./classroom/Benches').then((own) => own.Benches),
+  '/class/:classId/compare': () => import('./compare/CompareIndex').then((own) => own.CompareIndex),
+  '/class/:classId/compare/together': () => import('./compare/together/Together').then((own) => own.Together),
+  '/class/:classId/compare/readings': () =>
+    import('./compare/ReadingsCompare').then((own) => own.ReadingsCompare),
+  '/class/:classId/compare/:investigationId': () =>
+    import('./compare/ClassCompare').then((own) => own.ClassCompare),
+  '/class/:classId/question': () => import('./classroom/ClassQuestion').then((own) => own.ClassQuestion),
+  '/class/:classId/rules': () => import('./classroom/HouseRules').then((own) => own.HouseRules),
+  '/class/:classId/rules/print': () =>
+    import('./classroom/RulesToPrint').then((own) => own.ClassRulesToPrint),
+  '/rules': () => import('./classroom/RulesToPrint').then((own) => own.OwnRulesToPrint),
+  '/class/:classId/roster': () => import('./classroom/Roster').then((own) => own.Roster),
+};
 
-/** Every address of the app. Screens load when they are first opened. */
+const addresses = Object.keys(pages) as Screen[];
+const book = '/logbook/:logbookId';
+const isOfBook = (address: string): boolean => address === book || address.startsWith(`${book}/`);
+
+const shown = (address: Screen) => ({ lazy: async () => ({ Component: await pages[address]() }) });
+const page = (address: Screen): RouteObject => ({ path: address, ...shown(address) });
+
 export const router = createBrowserRouter([
   {
     Component: Shell,
     errorElement: <Lost />,
     hydrateFallbackElement: <p />,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('./today/Today')).Today }) },
-      page('account', () => import('./session/Account'), 'Account'),
-      page('bench', () => import('./bench/BenchIndex'), 'BenchIndex'),
-      page('bench/which', () => import('./bench/WhichInstrument'), 'WhichInstrument'),
-      page('bench/balance', () => import('./bench/ConnectedBalance'), 'ConnectedBalance'),
-      page('bench/instruments/:kind', () => import('./bench/InstrumentPage'), 'InstrumentPage'),
-      page('bench/:settingId', () => import('./bench/Station'), 'Station'),
-      page('figures', () => import('./figures/Workbench'), 'Workbench'),
-      page('figures/drills', () => import('./figures/Drills'), 'Drills'),
-      page('figures/drills/:itemId', () => import('./figures/DrillPage'), 'DrillPage'),
-      page('figures/rearrange', () => import('./figures/Rearrange'), 'Rearrange'),
-      page('figures/spot', () => import('./figures/SpotTheFault'), 'SpotTheFault'),
-      page('figures/identify', () => import('./figures/Identify'), 'Identify'),
-      page('figures/cards', () => import('./figures/Cards'), 'Cards'),
-      page('logbook', () => import('./logbook/LogbookIndex'), 'LogbookIndex'),
+      ...addresses.filter((address) => !isOfBook(address)).map(page),
+      // The pages of a logbook stand in one frame.
       {
-        path: 'logbook/:logbookId',
+        path: book,
         lazy: async () => ({ Component: (await import('./logbook/Logbook')).Logbook }),
-        children: [
-          {
-            index: true,
-            lazy: async () => ({ Component: (await import('./logbook/Measure')).Measure }),
-          },
-          page('uncertainty', () => import('./logbook/Uncertainty'), 'Uncertainty'),
-          page('compare', () => import('./compare/LogbookCompare'), 'LogbookCompare'),
-          page('review', () => import('./logbook/ReviewPage'), 'ReviewPage'),
-          page('check', () => import('./logbook/CheckPage'), 'CheckPage'),
-          page('second-look', () => import('./logbook/SecondLook'), 'SecondLook'),
-          page('history', () => import('./logbook/History'), 'History'),
-          page('report', () => import('./logbook/Report'), 'Report'),
-        ],
+        children: addresses
+          .filter(isOfBook)
+          .map((address) => (address === book ? { index: true as const, ...shown(address) } : page(address))),
       },
-      page('compare/try', () => import('./compare/TryIt'), 'TryIt'),
-      page('stock', () => import('./stock/Stockroom'), 'Stockroom'),
-      page('stock/labels', () => import('./stock/Labels'), 'Labels'),
-      page('stock/compare', () => import('./compare/PiecesCompare'), 'PiecesCompare'),
-      page('stock/materials', () => import('./stock/Materials'), 'Materials'),
-      page('stock/:tag', () => import('./stock/PiecePage'), 'PiecePage'),
-      page(
-        'class/:classId/investigations',
-        () => import('./classroom/investigations/Investigations'),
-        'Investigations',
-      ),
-      page(
-        'class/:classId/investigations/edit',
-        () => import('./classroom/investigations/InvestigationEditor'),
-        'InvestigationEditor',
-      ),
-      page('class/:classId', () => import('./classroom/Board'), 'Board'),
-      page('class/:classId/tasks', () => import('./classroom/Tasks'), 'Tasks'),
-      page('class/:classId/staff', () => import('./classroom/ClassStaff'), 'ClassStaff'),
-      page('class/:classId/students/:studentId', () => import('./classroom/StudentPage'), 'StudentPage'),
-      page('class/:classId/marks', () => import('./classroom/BookOfMarks'), 'BookOfMarks'),
-      page('class/:classId/benches', () => import('./classroom/Benches'), 'Benches'),
-      page('class/:classId/compare', () => import('./compare/CompareIndex'), 'CompareIndex'),
-      page('class/:classId/compare/together', () => import('./compare/together/Together'), 'Together'),
-      page('class/:classId/compare/readings', () => import('./compare/ReadingsCompare'), 'ReadingsCompare'),
-      page('class/:classId/compare/:investigationId', () => import('./compare/ClassCompare'), 'ClassCompare'),
-      page('class/:classId/question', () => import('./classroom/ClassQuestion'), 'ClassQuestion'),
-      page('class/:classId/rules', () => import('./classroom/HouseRules'), 'HouseRules'),
-      page('class/:classId/rules/print', () => import('./classroom/RulesToPrint'), 'ClassRulesToPrint'),
-      page('rules', () => import('./classroom/RulesToPrint'), 'OwnRulesToPrint'),
-      page('class/:classId/roster', () => import('./classroom/Roster'), 'Roster'),
       { path: '*', Component: Lost },
     ],
   },
