@@ -37,6 +37,7 @@ export const problems = {
   ],
   'setting-open': [409, 'This setting is not finished: its answer is told at the end.'],
   'setting-closed': [409, 'This setting is finished. Take the next one.'],
+  'task-done': [409, 'You have taken all that was set here.'],
   unavailable: [
     503,
     'Green Beam cannot reach its records at the moment. What you wrote is kept and sent again by itself.',

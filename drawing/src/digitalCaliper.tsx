@@ -93,7 +93,7 @@ function SmallHousing({ text }: { readonly text: string }) {
         stroke={hardPlastic.edge}
         strokeWidth={0.4}
       />
-      <text x={61} y={8.2} textAnchor="end" fontSize={9} fontWeight={600} fill={ink.ink}>
+      <text className="digits" x={61} y={8.2} textAnchor="end" fontSize={9} fontWeight={600} fill={ink.ink}>
         {text}
       </text>
       {[9, 29, 49].map((x, at) => (

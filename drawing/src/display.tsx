@@ -33,6 +33,7 @@ export function Display({ x, y, width, height, text, unit, size, steady, net = f
       />
       <path d={`M${x + 3} ${y + 4} H${x + width - 3}`} stroke="#a9bda0" strokeWidth={4} />
       <text
+        className="digits"
         x={x + width - unitWidth}
         y={y + height / 2 + size * 0.36}
         textAnchor="end"

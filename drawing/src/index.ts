@@ -8,6 +8,7 @@ export * from './electronicBalance';
 export { eyeMmAt, eyeY } from './eyeOnRail';
 export * from './graduatedCylinder';
 export * from './burette';
+export { Drawn } from './drawn/drawn';
 export { tapPlace, type TapState } from './wholeBurette';
 export * from './beaker';
 export * from './ringMark';

@@ -2,6 +2,7 @@ import {
   cylinderModel,
   expectReading,
   instrumentOf,
+  isDrawn,
   instruments,
   mmPerMl,
   presetNamed,
@@ -45,9 +46,10 @@ export async function take(page: Page, mode: 'Read' | 'Handle', name: string, mo
 
 /** Reads a drawing as a careful student of the demo class would. */
 export function readRightly(
-  picture: Picture,
+  picture: SettingAnswer['picture'],
   conventions: Conventions = presetNamed('Chemistry bench'),
 ): string {
+  if (isDrawn(picture)) throw new Error('The picture came as shapes: its reading stands nowhere in it.');
   return expectReading(instrumentOf(picture.kind), settings[picture.kind]?.(picture) ?? picture, conventions)
     .text;
 }

@@ -6,6 +6,7 @@ import type {
   Mode,
   PartMastery,
   PartVerdict,
+  DrawnPicture,
   Picture,
   ReadersMark,
   PresetView,
@@ -77,7 +78,8 @@ export interface SettingAnswer {
   readonly mode: Mode;
   readonly modelName: string;
   readonly unitChoices: readonly string[];
-  readonly picture: Picture;
+  /** Shapes alone while marks hang on it, or its answer is held back. */
+  readonly picture: Picture | DrawnPicture;
   /** The columns that the class writes the reading in; empty where it is written as one number. */
   readonly parts: readonly { readonly key: string; readonly heading: string; readonly unit: string }[];
   /** True where the class reads it by eye between its lines. */

@@ -5,6 +5,8 @@ export interface TaskLine extends SetWork {
   readonly id: string;
   readonly setAt: string;
   readonly withdrawn: boolean;
+  /** True where its settings and items are taken one after another, none passed over. */
+  readonly inOrder: boolean;
   /** True once what was held back of it is told. */
   readonly shown: boolean;
 }

@@ -5,6 +5,8 @@ import { rearrangingKind } from './rearranging';
 import { settingKind } from './setting';
 import { tableKind } from './table';
 
+export type * from './drawn';
+export { isDrawn } from './drawn';
 export type * from './exercise';
 export { exerciseFormat, triesAllowed } from './exercise';
 export { apparatusOf, asLeft, divisionOf } from './setting';

@@ -95,12 +95,25 @@ export const checkReading = (
   tag?: string,
 ): Verdict => checkAgainst(new Diagnosis(readingOf(instrument, setting, conventions, tag)), text, unitText);
 
+/** So many times what an instrument shows at most is no slip of a unit or a digit: it was not meant as a reading. */
+const impossible = 10_000;
+
 /** The same, for a setting of which several answers are checked. */
 export function checkAgainst(diagnosis: Diagnosis, text: string, unitText: string): Verdict {
   const { reading, accepted } = diagnosis;
   const { instrument, setting, conventions, rule } = reading;
   const writing = judgeWriting(text, unitText, answerRuleOf(reading, accepted), conventions);
   if (!writing.readable) return { outcome: 'unreadable', problem: writing.problem };
+  const { highest, unit: ownUnit } = modelOf(instrument, setting.model);
+  if (writing.written.value.abs().gt(impossible * Math.abs(Number(highest))))
+    return {
+      outcome: 'unreadable',
+      problem: {
+        code: 'not-understood',
+        at: 0,
+        message: `${text.trim()} cannot be a reading: this instrument ends at ${highest} ${ownUnit}.`,
+      },
+    };
   const { written, digits, unit, intended, remarks } = writing;
   const valueIsRight = writing.valueIsRight === true;
   const deviation = deviationOf(written.value.toNumber(), instrument.indication(setting), accepted, rule.d);

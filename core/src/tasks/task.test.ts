@@ -78,13 +78,17 @@ describe('practice that is set', () => {
   });
 
   it.each([
-    [3, 'at once', [], false],
-    [2, 'at once', [], true],
-    [3, 'held', [], true],
-    [3, 'at once', ['cylinder-50-1'], true],
-  ] as const)('with %i tries, told %s, of %j, has rules of its own: %s', (tries, answers, makes, whether) => {
-    expect(hasOwnRules({ tries, answers, makes })).toBe(whether);
-  });
+    [3, 'at once', [], false, false],
+    [2, 'at once', [], false, true],
+    [3, 'held', [], false, true],
+    [3, 'at once', ['cylinder-50-1'], false, true],
+    [3, 'at once', [], true, true],
+  ] as const)(
+    'with %i tries, told %s, of %j, in order %s, has rules of its own: %s',
+    (tries, answers, makes, inOrder, whether) => {
+      expect(hasOwnRules({ tries, answers, makes, inOrder })).toBe(whether);
+    },
+  );
 
   it.each([
     [['ruler'], 3, 'at once', ''],

@@ -70,13 +70,18 @@ export const isFor = (
   students.includes(id) ||
   (bench !== null && benches.includes(bench));
 
+/** Whether its settings and items are taken one after another, none passed over: where marks or held answers hang on them. */
+export const takenInOrder = ({ answers, counts }: Pick<SetWork, 'answers' | 'counts'>): boolean =>
+  answers === 'held' || counts > 0;
+
 /** Whether only what is taken for it counts: where it asks for other makes, or is answered by other rules, than practice of one’s own. */
 export const hasOwnRules = ({
   tries,
   answers,
   makes,
-}: Pick<SetWork, 'tries' | 'answers' | 'makes'>): boolean =>
-  tries < triesAllowed || answers === 'held' || makes.length > 0;
+  inOrder,
+}: Pick<SetWork, 'tries' | 'answers' | 'makes'> & { readonly inOrder: boolean }): boolean =>
+  tries < triesAllowed || answers === 'held' || makes.length > 0 || inOrder;
 
 /** How its settings and items are answered, in words; empty for as usual, and where there are none. */
 export function answeredWords({

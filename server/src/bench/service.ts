@@ -15,6 +15,7 @@ import {
   exerciseFormat,
   instrumentOf,
   isEstimated,
+  isStationPicture,
   judgeExercise,
   makeSetting,
   modelOf,
@@ -24,11 +25,12 @@ import {
   plainestEnough,
   readingOf,
   seeded,
+  seedFrom,
   settingAt,
   type ExerciseNamed,
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
-import { layOut, ownExercise } from '../exercises/exercises';
+import { layOut, ownExercise, standingAt } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
 import { Problem, rejectRangeErrors } from '../http/problem';
@@ -51,12 +53,15 @@ export async function benchFor({ kept }: Services, who: Caller): Promise<BenchAn
 export async function newSetting(
   services: Services,
   who: Caller,
-  { id, kind, mode, model, task }: NewSetting,
+  { id, kind, mode: wantedMode, model, task }: NewSetting,
 ): Promise<SettingAnswer> {
   const { database, kept, now, seed } = services;
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const drawn = seed();
-  const { occasion, makes } = await rulesFor(services, who, instrument.kind, task);
+  const { occasion, makes, open } = await rulesFor(services, who, instrument.kind, task);
+  if (open !== null) return settingAnswer(services, who, await ownStation(services, who, open));
+  // What counts is read as it stands: nothing that a page says of its hands is taken for it.
+  const mode = occasion.place === null ? wantedMode : 'read';
   const among =
     makes.length > 0 ? instrument.models.filter(({ id: own }) => makes.includes(own)) : instrument.models;
   const chosen = rejectRangeErrors(() => (model ? modelOf(instrument, model) : seeded(drawn).pick(among)));
@@ -91,10 +96,10 @@ export async function putOnBench(
   const exercise = { format: exerciseFormat, of: 'setting', ...what } as const;
   const laid = { ...occasion, id, personId: who.id, conventionsId: who.conventionsId, seed, exercise };
   if (!(await layOut(services, laid)))
-    return settingAnswer(services, who, await ownStation(services, who, id));
+    return settingAnswer(services, who, await ownStation(services, who, await standingAt(services, laid)));
   const station = await stationOf(services.kept, laid);
   services.kept.settings.set(id, station);
-  return answerWith(who, station, [], await isHeldBack(services, laid));
+  return answerWith(services, who, station, [], await isHeldBack(services, laid));
 }
 
 /** A setting as it may be shown to the one who reads it. */
@@ -104,18 +109,45 @@ export const settingAnswer = async (
   station: Station,
 ): Promise<SettingAnswer> =>
   answerWith(
+    services,
     who,
     station,
     await triesAt(services, 'setting', station.laid.id),
     await isHeldBack(services, station.laid),
   );
 
-function answerWith(
+/** True while marks hang on it: then its picture is lines and areas, and states nothing. */
+const isSealed = ({ laid }: Station, tries: readonly Try<'setting'>[], held: boolean): boolean =>
+  held || (laid.place !== null && !closed(tries, laid));
+
+/** The picture of a setting, as its reader may have it. */
+async function pictureFor(
+  { kept, workers }: Services,
+  { laid, instrument, setting }: Station,
+  sealed: boolean,
+): Promise<SettingAnswer['picture']> {
+  const picture = instrument.picture(setting);
+  if (!sealed || isStationPicture(picture)) return picture;
+  const before = kept.drawn.get(laid.id);
+  if (before) return before;
+  // Asked for by several requests at once, it is drawn once.
+  const drawn = workers.run(
+    'draw',
+    { kind: instrument.kind, picture, label: instrument.name, seed: seedFrom(laid.id) },
+    laid.id,
+  );
+  kept.drawn.set(laid.id, drawn);
+  drawn.catch(() => kept.drawn.delete(laid.id));
+  return drawn;
+}
+
+async function answerWith(
+  services: Services,
   { spoken }: Caller,
   station: Station,
   tries: readonly Try<'setting'>[],
   held: boolean,
-): SettingAnswer {
+): Promise<SettingAnswer> {
   const { laid, instrument, setting } = station;
   return {
     id: laid.id,
@@ -125,7 +157,7 @@ function answerWith(
     mode: laid.exercise.mode,
     modelName: modelOf(instrument, setting.model).name,
     unitChoices: instrument.unitChoices,
-    picture: instrument.picture(setting),
+    picture: await pictureFor(services, station, isSealed(station, tries, held)),
     parts: partsOf(station).map(({ key, heading, unit }) => ({ key, heading, unit })),
     estimated: isEstimated(readingOf(instrument, setting, station.conventions)),
     mayHear: spoken,

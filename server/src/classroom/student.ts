@@ -25,7 +25,7 @@ export async function studentFor(
     database.sequelize.query<{ monday: string; tries: number; right: number }>(
       `select to_char(date_trunc('week', t.created_at), 'YYYY-MM-DD') as monday, count(*)::int as tries,
               count(*) filter (where t.verdict->>'outcome' = 'right')::int as right
-         from tries t where t.person_id = $1 and t.ordinal = 1
+         from tries t where t.person_id = $1 and t.ordinal = 1 and not t.late
         group by 1 order by 1 desc limit ${weeksShown}`,
       { type: QueryTypes.SELECT, bind: [personId] },
     ),

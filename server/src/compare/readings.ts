@@ -67,7 +67,7 @@ export async function readingsOf(
 
 const ofClass = `tries t join exercises e on e.id = t.exercise_id
   join class_students m on m.person_id = t.person_id and m.class_id = $1
-  where t.ordinal = 1 and t.value is not null and t.divisions_off is not null`;
+  where t.ordinal = 1 and not t.late and t.value is not null and t.divisions_off is not null`;
 
 async function countsOf({ database }: Services, classId: string): Promise<ReadonlyMap<string, number>> {
   const rows = await database.sequelize.query<{ kind: string; count: string }>(
@@ -86,7 +86,7 @@ async function questionsOf({ database }: Services, classId: string): Promise<Ask
     answers: string;
   }>(
     `select q.id, q.created_at as at, q.kind, q.model,
-            (select count(*) from exercises e join tries t on t.exercise_id = e.id and t.ordinal = 1
+            (select count(*) from exercises e join tries t on t.exercise_id = e.id and t.ordinal = 1 and not t.late
               where e.question_id = q.id) as answers
        from class_questions q where q.class_id = $1 order by q.created_at desc limit ${mostQuestions}`,
     { type: QueryTypes.SELECT, bind: [classId] },

@@ -20,6 +20,7 @@ import * as tasks from './migrations/0016-tasks';
 import * as calls from './migrations/0017-calls';
 import * as putAway from './migrations/0018-put-away';
 import * as heldBy from './migrations/0019-held-by';
+import * as inOrder from './migrations/0020-in-order';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -42,6 +43,7 @@ const migrations = {
   '0017-calls': calls,
   '0018-put-away': putAway,
   '0019-held-by': heldBy,
+  '0020-in-order': inOrder,
 } as const;
 
 /** The names of all migrations, in order. */

@@ -14,6 +14,8 @@ export interface Try<Of extends ExerciseOf> extends JudgedAnswer<Verdicts[Of]> {
   readonly id: string;
   readonly ordinal: number;
   readonly answer: Answers[Of];
+  /** True where what is right had been told by then. */
+  readonly late: boolean;
 }
 
 /** A try with all that are kept at its exercise. */
@@ -38,13 +40,14 @@ export async function triesAt<Of extends ExerciseOf>(
 
 /** A row as the try that it is. */
 export function asTry<Of extends ExerciseOf>(of: Of, row: TryRow): Try<Of> {
-  const { id, ordinal, value, divisionsOff } = row;
+  const { id, ordinal, value, divisionsOff, late = false } = row;
   const stored = storedTry(of);
   return {
     id,
     ordinal,
     value,
     divisionsOff,
+    late,
     answer: readStored(stored.answer, row.answer, 'answer'),
     verdict: readStored(stored.verdict, row.verdict, 'verdict'),
   };
@@ -84,7 +87,8 @@ export async function takeTry<Of extends ExerciseOf>(
   const repeated = before.find((one) => one.id === id);
   if (repeated) return { own: repeated, all: before };
   if (closed(before, { triesAllowed: held ? 1 : triesAllowed })) throw new Problem('setting-closed');
-  const own: Try<Of> = { id, ordinal: before.length + 1, answer, ...judge() };
+  const late = laid.heldBy !== null && !held;
+  const own: Try<Of> = { id, ordinal: before.length + 1, answer, late, ...judge() };
   if (own.verdict.outcome !== 'right' && own.verdict.outcome !== 'wrong') return { own, all: before };
   if (await add(services, who, exerciseId, own)) {
     for (const { id: classId } of who.classes) services.publish.board(classId, [who.id]);
@@ -101,11 +105,11 @@ async function add(
   { database, now }: Services,
   who: Caller,
   exerciseId: string,
-  { id, ordinal, answer, verdict, value, divisionsOff }: Try<ExerciseOf>,
+  { id, ordinal, answer, verdict, value, divisionsOff, late }: Try<ExerciseOf>,
 ): Promise<boolean> {
   const added = await database.sequelize.query(
-    `insert into tries (id, exercise_id, person_id, ordinal, answer, verdict, value, divisions_off, created_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) on conflict do nothing returning id`,
+    `insert into tries (id, exercise_id, person_id, ordinal, answer, verdict, value, divisions_off, created_at, late)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict do nothing returning id`,
     {
       type: QueryTypes.SELECT,
       bind: [
@@ -118,6 +122,7 @@ async function add(
         value,
         divisionsOff,
         now(),
+        late,
       ],
     },
   );

@@ -17,7 +17,7 @@ import {
   type FirstTry,
 } from '@green-beam/core';
 import type { Caller } from '../access/caller';
-import { layOut, ownExercise } from '../exercises/exercises';
+import { layOut, ownExercise, standingAt } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { leftAfter, leftOf, takeTry, triesAt, type Tried } from '../exercises/tries';
 import { rejectRangeErrors } from '../http/problem';
@@ -46,16 +46,20 @@ export async function layOutDrill(
 ): Promise<DrillAnswer> {
   const { kept, seed } = services;
   const drill = rejectRangeErrors(() => drillOf(kind));
+  const { occasion, open } = await rulesFor(services, who, drill.kind, task);
+  if (open !== null) return drillAnswer(services, await ownExercise(services, who, 'drill', open));
   const { tries } = await kept.practices.ofOne(who.id);
   const conventions = await kept.conventions(who.conventionsId);
   const [level, drawn] = [levelFor(drill.kind, tries), seed()];
   const item = makeItem(drill, conventions, level, drawn);
   const exercise = { format: exerciseFormat, of: 'drill', kind: drill.kind, level, item } as const;
   const { conventionsId } = who;
-  const { occasion } = await rulesFor(services, who, drill.kind, task);
   const laid = { ...occasion, id, personId: who.id, conventionsId, seed: drawn, exercise };
   const added = await layOut(services, laid);
-  return drillAnswer(services, added ? laid : await ownExercise(services, who, 'drill', id));
+  return drillAnswer(
+    services,
+    added ? laid : await ownExercise(services, who, 'drill', await standingAt(services, laid)),
+  );
 }
 
 /** Difficulty follows evidence: plain items first, longer ones once these are steady. */

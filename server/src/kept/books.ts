@@ -8,7 +8,7 @@ import { inTurn } from '../inTurn';
 import type { Workers } from '../work/workers';
 import { asEntry, type EntryRow } from './entryRow';
 import type { KeptInvestigation } from './keptRows';
-import { BookLook, nothingFound, nothingYet } from './lookAtBook';
+import { BookLook, nothingFound, nothingYet } from '../work/lookAtBook';
 
 /** A logbook, who writes in it and how far it has come, as a list of them shows it. */
 export interface BookLine {

@@ -1,5 +1,5 @@
 import { houseRules, readStored, storedInvestigation } from '@green-beam/contract';
-import { presetNamed, type Conventions } from '@green-beam/core';
+import { presetNamed, type Conventions, type DrawnPicture } from '@green-beam/core';
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
@@ -22,6 +22,8 @@ export interface Kept {
   investigation(id: string): Promise<KeptInvestigation>;
   /** Settings on the bench: what was laid out stays as it is. */
   readonly settings: LRUCache<string, Station>;
+  /** Pictures of settings that count, as shapes. */
+  readonly drawn: LRUCache<string, Promise<DrawnPicture>>;
   /** Logbooks with who writes in them. */
   readonly openBooks: LRUCache<string, OpenBook>;
   readonly practices: Practices;
@@ -65,6 +67,7 @@ export function createKept(database: Database, workers: Workers): Kept {
       return line;
     },
     settings: new LRUCache({ max: 5_000 }),
+    drawn: new LRUCache({ max: 300 }),
     openBooks: new LRUCache({ max: 5_000 }),
     practices: new Practices(database),
     books: new Books(database, workers, {

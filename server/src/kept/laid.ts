@@ -10,6 +10,8 @@ export interface Laid<Of extends ExerciseOf = ExerciseOf> {
   readonly taskId: string | null;
   /** What holds its answers back until that is revealed: its question or its task. */
   readonly heldBy: string | null;
+  /** Which of its task it is, of those of its kind, where they are taken in order; null elsewhere. */
+  readonly place: number | null;
   /** How often it may be answered. */
   readonly triesAllowed: number;
   /** What it was made from; null where its maker chose it. */
@@ -18,7 +20,13 @@ export interface Laid<Of extends ExerciseOf = ExerciseOf> {
 }
 
 /** Why something lies before somebody, and by which rules. */
-export type Occasion = Pick<Laid, 'questionId' | 'taskId' | 'heldBy' | 'triesAllowed'>;
+export type Occasion = Pick<Laid, 'questionId' | 'taskId' | 'heldBy' | 'place' | 'triesAllowed'>;
 
 /** They took it by themselves. */
-export const ofOnesOwn: Occasion = { questionId: null, taskId: null, heldBy: null, triesAllowed };
+export const ofOnesOwn: Occasion = {
+  questionId: null,
+  taskId: null,
+  heldBy: null,
+  place: null,
+  triesAllowed,
+};

@@ -64,12 +64,12 @@ export class Practices {
          from unnest($1::uuid[], $2::timestamptz[]) as c(person, since)
          cross join lateral (
            (select own.*, own.created_at as seen from tries own
-             where own.person_id = c.person and own.created_at > c.since
+             where own.person_id = c.person and not own.late and own.created_at > c.since
              order by own.created_at desc limit ${triesRead})
            union all
            (select own.*, r.created_at as seen from reveals r
               join exercises x on x.held_by = r.of_id and x.person_id = c.person
-              join tries own on own.exercise_id = x.id
+              join tries own on own.exercise_id = x.id and not own.late
              where r.created_at > c.since and own.created_at <= c.since)
          ) t
          join exercises e on e.id = t.exercise_id

@@ -79,7 +79,7 @@ async function answersTo({ database }: Services, questionId: string) {
   const { models } = database;
   const goes = await models.exercises.findAll({ attributes: ['id'], where: { questionId: questionId } });
   const attempts = await models.tries.findAll({
-    where: { exerciseId: goes.map(({ id }) => id), ordinal: 1 },
+    where: { exerciseId: goes.map(({ id }) => id), ordinal: 1, late: false },
     order: [['createdAt', 'asc']],
   });
   const people = await models.people.findAll({ where: { id: attempts.map(({ personId }) => personId) } });

@@ -6,7 +6,7 @@ import {
   type TaskChange,
   type TasksAnswer,
 } from '@green-beam/contract';
-import { hasBegun, isFor, type SetWork } from '@green-beam/core';
+import { hasBegun, isFor, takenInOrder, type SetWork } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { Caller } from '../access/caller';
 import { classFor } from '../access/membership';
@@ -97,7 +97,9 @@ export async function setTask(
   if ((await models.tasks.count({ where: { classId } })) >= mostTasks)
     throw new Problem('not-valid', `A class has ${mostTasks} tasks at most.`);
   await areThere(services, classId, body);
-  await models.tasks.bulkCreate([{ id, classId, body, withdrawn: false }], { ignoreDuplicates: true });
+  await models.tasks.bulkCreate([{ id, classId, body, withdrawn: false, inOrder: takenInOrder(body) }], {
+    ignoreDuplicates: true,
+  });
   services.publish.question(classId);
   return tasksOf(services, who, classId);
 }
@@ -153,8 +155,12 @@ export async function changeTask(
     ...work,
     ...(due === undefined ? {} : { due }),
   };
-  await row.update({ body, ...(withdrawn === undefined ? {} : { withdrawn }) });
-  if (withdrawn || shown || work?.answers === 'at once') await reveal(services, taskId);
+  await row.update({
+    body,
+    ...(work ? { inOrder: takenInOrder(work) } : {}),
+    ...(withdrawn === undefined ? {} : { withdrawn }),
+  });
+  if (shown || work?.answers === 'at once') await reveal(services, taskId);
   services.publish.question(classId);
   return tasksOf(services, who, classId);
 }

@@ -128,7 +128,7 @@ describe('practice that is set', () => {
     });
     expect((await own(reader)).some(({ note }) => note === 'not yet')).toBe(false);
     expect((await own(other)).some((one) => one.id === id)).toBe(false);
-    await workCounting(reader);
+    await workCounting(reader, id);
     expect(await line()).toMatchObject({ progress: [{ read: 1, done: true }], done: false });
     const state = async () => {
       const { body } = await teacher.get<MarksAnswer>(`${path}/marks`);

@@ -14,10 +14,11 @@ export async function tasksIn({ database }: Services, classId: string): Promise<
     readonly id: string;
     readonly body: unknown;
     readonly withdrawn: boolean;
+    readonly inOrder: boolean;
     readonly shown: boolean;
     readonly at: Date;
   }>(
-    `select id, body, withdrawn, created_at as at, exists (select 1 from reveals where of_id = tasks.id) as shown
+    `select id, body, withdrawn, in_order as "inOrder", created_at as at, exists (select 1 from reveals where of_id = tasks.id) as shown
        from tasks where class_id = $1 order by created_at desc, id limit ${tasksShown}`,
     { type: QueryTypes.SELECT, bind: [classId] },
   );
@@ -38,7 +39,7 @@ async function readSince({ database }: Services, tasks: readonly TaskLine[], peo
   const rows = await database.sequelize.query<{ task: string; person: string; kind: string; read: string }>(
     `select s.id as task, t.person_id as person, e.kind, count(*) as read
        from unnest($1::uuid[], $2::timestamptz[], $4::boolean[]) as s(id, since, own)
-       join tries t on t.person_id = any($3::uuid[]) and t.ordinal = 1 and t.created_at >= s.since
+       join tries t on t.person_id = any($3::uuid[]) and t.ordinal = 1 and not t.late and t.created_at >= s.since
        join exercises e on e.id = t.exercise_id and (not s.own or e.task_id = s.id)
       group by s.id, t.person_id, e.kind`,
     {

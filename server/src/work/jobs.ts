@@ -1,3 +1,4 @@
+import { drawnPicture } from '@green-beam/drawing/drawn';
 import { checkInvestigationFile, type ReadInvestigation } from '@green-beam/contract';
 import {
   evaluate,
@@ -5,11 +6,14 @@ import {
   rearrangingFor,
   writeQuantity,
   type Conventions,
+  type DrawnPicture,
   type Entry,
+  type InstrumentKind,
   type Investigation,
+  type Picture,
   type Rearranging,
 } from '@green-beam/core';
-import { lookAtBook, type LookedAt } from '../kept/lookAtBook';
+import { lookAtBook, type LookedAt } from './lookAtBook';
 
 /** A formula and the letter that is wanted. */
 export interface ToRearrange {
@@ -39,6 +43,19 @@ export const jobs = {
 
   checkInvestigation: ({ body }: { readonly body: unknown }): ReadInvestigation =>
     checkInvestigationFile(body),
+
+  /** What is seen of an apparatus that is read, as shapes alone. */
+  draw: ({
+    kind,
+    picture,
+    label,
+    seed,
+  }: {
+    readonly kind: InstrumentKind;
+    readonly picture: Picture;
+    readonly label: string;
+    readonly seed: number;
+  }): DrawnPicture => drawnPicture(kind, picture, label, seed),
 
   /** A logbook’s line and what a second look finds in it. */
   lookAtBook: (book: {

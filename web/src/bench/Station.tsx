@@ -1,5 +1,5 @@
 import type { SettingAnswer } from '@green-beam/contract';
-import { isStationPicture, type Point } from '@green-beam/core';
+import { isDrawn, isStationPicture, type Point } from '@green-beam/core';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { Link, useParams } from 'react-router';
 import { storage } from '../browser/storage';
@@ -9,6 +9,7 @@ import { Loading, Trouble } from '../ui/Notice';
 import { AnswerForm } from './AnswerForm';
 import type { Hands } from './apparatus/apparatus';
 import { apparatuses } from './apparatus/apparatuses';
+import { DrawnApparatus } from './apparatus/DrawnApparatus';
 import { PointedAt } from './apparatus/pointedAt';
 import { useBench } from './useBench';
 import { RealStation } from './RealStation';
@@ -41,17 +42,19 @@ function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
   const onHands = useCallback((moved: Hands) => void (hands.current = moved), []);
   useKeptAtRest(hands, handsKey);
   const Apparatus = apparatuses[setting.kind];
+  const { picture } = setting;
   const handled = setting.mode === 'handle';
   useHandsFirst(handled);
   return (
     <main id="main" className="grid md:h-[calc(100vh-65px)] md:min-h-[560px] md:grid-cols-[3fr_2fr]">
       <title>{`${setting.modelName} · Green Beam`}</title>
       <PointedAt value={pointOf(setting)}>
-        {isStationPicture(setting.picture) && (
-          <RealStation tag={setting.picture.tag} modelName={setting.modelName} />
-        )}
-        {Apparatus && !isStationPicture(setting.picture) && (
-          <Apparatus picture={setting.picture} handled={handled} left={left} onHands={onHands} />
+        {isDrawn(picture) ? (
+          <DrawnApparatus picture={picture} />
+        ) : isStationPicture(picture) ? (
+          <RealStation tag={picture.tag} modelName={setting.modelName} />
+        ) : (
+          Apparatus && <Apparatus picture={picture} handled={handled} left={left} onHands={onHands} />
         )}
       </PointedAt>
       <section aria-label="Your page" className="flex flex-col gap-6 overflow-y-auto p-6 sm:p-9">
@@ -71,7 +74,7 @@ function pointOf({ attempts }: SettingAnswer): Point | null {
 
 /** Where it is asked what its lines are worth, its card does not tell. */
 const asksItsDivision = ({ picture }: SettingAnswer): boolean =>
-  'task' in picture && picture.task === 'least count';
+  isDrawn(picture) ? picture.asksDivision : 'task' in picture && picture.task === 'least count';
 
 const CardDialog = lazy(async () => ({ default: (await import('./CardDialog')).CardDialog }));
 

@@ -23,6 +23,7 @@ const answer: TasksAnswer = {
       note: 'Mind the zero.',
       setAt: '2026-11-03T09:00:00Z',
       withdrawn: false,
+      inOrder: true,
       ...{ shown: false, tries: 3, answers: 'at once', makes: [] },
       done: ['Ada Lind'],
       open: ['Bo Quill'],

@@ -20,6 +20,8 @@ export interface ExerciseRow extends Row {
   triesAllowed?: number | null;
   /** What holds its answers back until that is revealed: its question or its task. */
   heldBy?: string | null;
+  /** Which of its task it is, of those of its kind, where they are taken in order. */
+  place?: number | null;
 }
 
 export interface TryRow extends Row {
@@ -33,6 +35,8 @@ export interface TryRow extends Row {
   /** The number in the instrument's own unit; null when it could not be compared. */
   value: number | null;
   divisionsOff: number | null;
+  /** True where what is right had been told by then: it is no first try of anybody. */
+  late?: boolean;
 }
 
 /** What a class was asked to read all together. */
@@ -53,6 +57,8 @@ export interface TaskRow extends Row {
   /** Read through `storedSetWork`. */
   body: unknown;
   withdrawn: boolean;
+  /** True where its exercises are taken one after another, none passed over. */
+  inOrder?: boolean;
 }
 
 /** Since when answers that a question or a task held back are told of: since it was revealed, or ended. */
@@ -79,6 +85,7 @@ export const exercisesTables = (table: Define) => ({
     taskId: UUID,
     triesAllowed: INTEGER,
     heldBy: UUID,
+    place: INTEGER,
   }),
   tries: table<TryRow>('tries', {
     id: id(),
@@ -89,6 +96,7 @@ export const exercisesTables = (table: Define) => ({
     verdict: needed(JSONB),
     value: DOUBLE,
     divisionsOff: DOUBLE,
+    late: { ...needed(BOOLEAN), defaultValue: false },
   }),
   classQuestions: table<ClassQuestionRow>('class_questions', {
     id: id(),
@@ -103,6 +111,7 @@ export const exercisesTables = (table: Define) => ({
     classId: needed(UUID),
     body: needed(JSONB),
     withdrawn: { ...needed(BOOLEAN), defaultValue: false },
+    inOrder: { ...needed(BOOLEAN), defaultValue: false },
   }),
   reveals: table<RevealRow>('reveals', { ofId: key() }),
   classQuestionEnds: table<ClassQuestionEndRow>('class_question_ends', { questionId: key() }),
