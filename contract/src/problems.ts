@@ -17,6 +17,7 @@ export const problems = {
   busy: [429, 'Green Beam is still working on what you sent before. Wait a few seconds and try again.'],
   'too-much-work': [422, 'This took too long to work out, so it was stopped. Make it shorter and try again.'],
   'sign-in-busy': [429, 'Many people are signing in at this moment. Wait a few seconds and try again.'],
+  'too-fast': [429, 'That is more than anybody does by hand. Wait a little, then go on.'],
   'other-origin': [403, 'This request came from another site and was refused.'],
   'other-host': [421, 'This address is not one of Green Beam’s. Ask your teacher for the right one.'],
   'not-allowed': [403, 'This is not yours to open or change.'],

@@ -1,6 +1,7 @@
 import { at, type LogbooksAnswer, type SettingAnswer } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { onePixel } from '../test/picture';
 import { startHarness, type Browser, type Harness } from '../test/harness';
 import { demoClass } from './demo/scenario';
 import { hashSecret } from './session/passphrase';
@@ -73,9 +74,9 @@ const matrix: Readonly<Record<string, string>> = {
   'get /api/classes/:classId/comparisons': '1333yyy3',
   'post /api/classes/:classId/comparisons': '13333yy3',
   'get /api/stock': '1yyyyyyy',
-  'post /api/stock': '1333yyyy',
+  'post /api/stock': '13333yyy',
   'get /api/materials': '1yyyyyyy',
-  'post /api/materials': '1333yyyy',
+  'post /api/materials': '13333yyy',
   'post /api/classes': '1333yyyy',
   'post /api/classes/:classId': '13333yy3',
   'get /api/classes/:classId/staff': '1333yyy3',
@@ -106,8 +107,8 @@ const matrix: Readonly<Record<string, string>> = {
   'delete /api/classes/:classId/staff/:personId': '133333y3',
   'delete /api/call': '1yyy3333',
   'delete /api/classes/:classId/calls/:callId': '1333yyy3',
-  'delete /api/stock/:pieceId': '1333yyyy',
-  'delete /api/materials/:materialId': '1333yyyy',
+  'delete /api/stock/:pieceId': '13333yyy',
+  'delete /api/materials/:materialId': '13333yyy',
   'delete /api/session/everywhere': '1yyyyyyy',
   'delete /api/session': 'yyyyyyyy',
 };
@@ -171,11 +172,7 @@ beforeAll(async () => {
     ({ logbookId }) => logbookId,
   )!;
   const photoId = randomUUID();
-  await own.put(
-    `/api/logbooks/${book.logbookId}/photos/${photoId}`,
-    Buffer.from('89504e470d0a1a0a0000', 'hex'),
-    'image/png',
-  );
+  await own.put(`/api/logbooks/${book.logbookId}/photos/${photoId}`, onePixel, 'image/png');
   const question = await browsers.owner.post<{ question: { id: string } }>(
     `/api/classes/${classId}/question`,
     {

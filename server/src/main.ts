@@ -15,6 +15,7 @@ import { createWorkers } from './work/workers';
 import { createPublish } from './publish/publish';
 import type { Services } from './services';
 import { Callers } from './access/callers';
+import { Paces } from './http/pace';
 import { Hashes } from './session/hashes';
 import { createSignInLimits } from './session/limits';
 
@@ -51,6 +52,7 @@ async function serve(configuration: Configuration): Promise<void> {
     feed: configuration.balance ? new BalanceFeed(configuration.balance) : noFeed,
     limits: createSignInLimits(pool),
     hashes: new Hashes(),
+    paces: new Paces(),
     log,
     now,
     seed: () => randomInt(2 ** 31),

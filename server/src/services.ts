@@ -4,6 +4,7 @@ import type { Feed } from './feed/feed';
 import type { Kept } from './kept/kept';
 import type { Publish } from './publish/publish';
 import type { Callers } from './access/callers';
+import type { Paces } from './http/pace';
 import type { Hashes } from './session/hashes';
 import type { SignInLimits } from './session/limits';
 import type { Workers } from './work/workers';
@@ -17,6 +18,7 @@ export interface Services {
   readonly feed: Feed;
   readonly limits: SignInLimits;
   readonly hashes: Hashes;
+  readonly paces: Paces;
   /** Threads for work whose length depends on what somebody sent. */
   readonly workers: Workers;
   readonly log: Logger;

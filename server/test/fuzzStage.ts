@@ -11,6 +11,7 @@ import { randomUUID } from 'node:crypto';
 import { request as send, type Agent } from 'node:http';
 import { fuzzBodies } from './fuzzBodies';
 import type { Harness } from './harness';
+import { onePixel } from './picture';
 import { nastyAddresses, nastyPart, spoilt } from './nasty';
 
 const roles = ['nobody', 'student', 'assistant', 'teacher'] as const;
@@ -67,11 +68,7 @@ export class Stage {
     });
     const photoId = randomUUID();
     const logbookId = books.find((line) => line.logbookId)?.logbookId ?? '';
-    await student.put(
-      `/api/logbooks/${logbookId}/photos/${photoId}`,
-      Buffer.from('89504e470d0a1a0a0000', 'hex'),
-      'image/png',
-    );
+    await student.put(`/api/logbooks/${logbookId}/photos/${photoId}`, onePixel, 'image/png');
     const names = {
       classId: [classId],
       settingId: [setting.body.id],

@@ -18,6 +18,7 @@ import { serverOf } from '../src/http/serverOf';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';
 import { Callers } from '../src/access/callers';
+import { Paces } from '../src/http/pace';
 import { Hashes } from '../src/session/hashes';
 import { createSignInLimits } from '../src/session/limits';
 
@@ -107,6 +108,7 @@ export async function startHarness({
     feed,
     limits: createSignInLimits(pool),
     hashes: new Hashes(),
+    paces: new Paces(),
     log,
     now,
     seed: () => (drawn += 7919),

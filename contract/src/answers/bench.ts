@@ -59,6 +59,8 @@ export interface AttemptAnswer {
   readonly text: string;
   readonly unit: string;
   readonly verdict: Verdict | HeldBack;
+  /** True where it came after what is right had been told: then it does not count. Absent for false. */
+  readonly late?: boolean;
   /** What is said of each part, where the reading is written in its parts. */
   readonly parts: readonly PartVerdict[];
   readonly triesLeft: number;

@@ -41,3 +41,9 @@ export function managerOwns({ who, params }: Named): string {
   mayManage(classId, who);
   return classId;
 }
+
+/** What is the school’s: for who owns or teaches a class of it, not for who only looks. @throws Problem */
+export function keepsTheSchools({ who }: Named): void {
+  if (!who.classes.some(({ part }) => part === 'owner' || part === 'co-teacher'))
+    throw new Problem('not-allowed', 'Only teachers with a class of their own change what is the school’s.');
+}

@@ -20,7 +20,7 @@ export const handled = (
 
 /** What is told of one try, given all of them. @param held true while nothing is told but that it was read at all. */
 export function answerTo(station: Station, tried: Tried<'setting'>, held: boolean): AttemptAnswer {
-  const { id, answer, verdict } = tried.own;
+  const { id, answer, verdict, late } = tried.own;
   const { text, unit, parts } = answer;
   if (held && (verdict.outcome === 'right' || verdict.outcome === 'wrong'))
     return { id, text, unit, verdict: { outcome: 'held' }, parts: [], triesLeft: 0, solution: null };
@@ -30,6 +30,7 @@ export function answerTo(station: Station, tried: Tried<'setting'>, held: boolea
     text,
     unit,
     verdict,
+    ...(late ? { late } : {}),
     parts: parts ? checkParts(partsOf(station), parts) : [],
     triesLeft,
     solution: triesLeft === 0 ? solution(station, tried.own) : null,

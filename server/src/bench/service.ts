@@ -33,6 +33,7 @@ import type { Caller } from '../access/caller';
 import { layOut, ownExercise, standingAt } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { closed, leftOf, takeTry, triesAt, type Try } from '../exercises/tries';
+import { paces } from '../http/pace';
 import { Problem, rejectRangeErrors } from '../http/problem';
 import type { Occasion } from '../kept/laid';
 import { aimFor } from '../kept/practice';
@@ -56,6 +57,7 @@ export async function newSetting(
   { id, kind, mode: wantedMode, model, task }: NewSetting,
 ): Promise<SettingAnswer> {
   const { database, kept, now, seed } = services;
+  services.paces.count('exercise', who.id, now().getTime(), paces.exercises);
   const instrument = rejectRangeErrors(() => instrumentOf(kind));
   const drawn = seed();
   const { occasion, makes, open } = await rulesFor(services, who, instrument.kind, task);

@@ -98,17 +98,17 @@ export async function sendWholeClass(
 /** Every try of the class’s students on the bench and in drills, as a table. */
 async function readingsCsv(select: <R extends object>(sql: string) => Promise<R[]>): Promise<string> {
   const rows = await select<
-    Record<'name' | 'kind' | 'text' | 'unit' | 'outcome' | 'at', string> & { ordinal: number }
+    Record<'name' | 'kind' | 'text' | 'unit' | 'outcome' | 'at', string> & { ordinal: number; late: boolean }
   >(
-    `select p.name, e.kind, t.ordinal, coalesce(t.answer->>'text', '') as text, coalesce(t.answer->>'unit', '') as unit,
+    `select p.name, e.kind, t.ordinal, t.late, coalesce(t.answer->>'text', '') as text, coalesce(t.answer->>'unit', '') as unit,
             t.verdict->>'outcome' as outcome, to_char(t.created_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as at
        from class_students s join people p on p.id = s.person_id join tries t on t.person_id = p.id
        join exercises e on e.id = t.exercise_id
       where s.class_id = $1 order by p.name, t.created_at`,
   );
   return rowsCsv([
-    ['Student', 'What', 'Try', 'Written', 'Unit', 'Verdict', 'When'],
-    ...rows.map(({ name, kind, ordinal, text, unit, outcome, at }) => [
+    ['Student', 'What', 'Try', 'Written', 'Unit', 'Verdict', 'When', 'Late'],
+    ...rows.map(({ name, kind, ordinal, text, unit, outcome, at, late }) => [
       name,
       kind,
       String(ordinal),
@@ -116,6 +116,7 @@ async function readingsCsv(select: <R extends object>(sql: string) => Promise<R[
       unit,
       outcome,
       at,
+      late ? 'late' : '',
     ]),
   ]);
 }

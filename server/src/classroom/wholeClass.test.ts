@@ -3,6 +3,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { onePixel } from '../../test/picture';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
 import { demoPassphrase } from '../demo/load';
 import { demoClass, readers } from '../demo/scenario';
@@ -56,7 +57,7 @@ describe('a class as a whole', () => {
     const book = (await student.get<LogbooksAnswer>('/api/logbooks')).body.logbooks.find(
       ({ logbookId }) => logbookId,
     )!;
-    const photo = Buffer.from('89504e470d0a1a0a00c0ffee', 'hex');
+    const photo = onePixel;
     await student.put(`/api/logbooks/${book.logbookId}/photos/${randomUUID()}`, photo, 'image/png');
     const response = await fetch(`${harness.address}${path()}/everything?for=${owner.personId}`, {
       headers: { cookie: owner.cookies() },

@@ -20,6 +20,7 @@ import type { Caller } from '../access/caller';
 import { layOut, ownExercise, standingAt } from '../exercises/exercises';
 import { isHeldBack } from '../exercises/heldBack';
 import { leftAfter, leftOf, takeTry, triesAt, type Tried } from '../exercises/tries';
+import { paces } from '../http/pace';
 import { rejectRangeErrors } from '../http/problem';
 import type { Laid } from '../kept/laid';
 import type { Services } from '../services';
@@ -44,7 +45,8 @@ export async function layOutDrill(
   who: Caller,
   { id, kind, task }: NewDrill,
 ): Promise<DrillAnswer> {
-  const { kept, seed } = services;
+  const { kept, seed, now, paces: counted } = services;
+  counted.count('exercise', who.id, now().getTime(), paces.exercises);
   const drill = rejectRangeErrors(() => drillOf(kind));
   const { occasion, open } = await rulesFor(services, who, drill.kind, task);
   if (open !== null) return drillAnswer(services, await ownExercise(services, who, 'drill', open));

@@ -2,6 +2,7 @@ import type { ArrivedEntries, NewEntry, NewInitials } from '@green-beam/contract
 import { randomUUID } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { asTry } from '../exercises/tries';
+import { paces } from '../http/pace';
 import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
@@ -216,7 +217,8 @@ function originOf(
 }
 
 /** Keeps what a connected balance shows as this person's reading. @throws Problem while it does not stand */
-export async function takeReading({ database, feed, now }: Services, who: Caller) {
+export async function takeReading({ database, feed, now, paces: counted }: Services, who: Caller) {
+  counted.count('balance', who.id, now().getTime(), paces.balance);
   const { text, unit } = feed.take();
   const id = randomUUID();
   await database.models.balanceReadings.create({

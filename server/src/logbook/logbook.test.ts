@@ -9,6 +9,7 @@ import type {
 import { randomUUID } from 'node:crypto';
 import { readyMade } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { onePixel } from '../../test/picture';
 import { entry } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
 
@@ -146,7 +147,7 @@ describe('what is written besides readings', () => {
   });
 
   it('keeps a photograph as it is, and refuses what is none', async () => {
-    const png = Buffer.from('89504e470d0a1a0a0000', 'hex');
+    const png = onePixel;
     const id = randomUUID();
     const send = (bytes: Uint8Array = png, type = 'image/png', own = id) =>
       student.put(`${path}/photos/${own}`, bytes, type);

@@ -8,6 +8,7 @@ import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import type { Caller } from '../access/caller';
 import type { OpenBook } from '../kept/keptRows';
+import { withoutMetadata } from './withoutMetadata';
 
 /**
  * Keeps a photograph as it comes in, and stops reading where it is too large. The same id again is harmless. A logbook holds
@@ -24,8 +25,8 @@ export async function addPhoto(
   const mediaType = photoTypes.find((type) => request.is(type));
   if (!mediaType) throw new Problem('not-valid', 'A photograph is a JPEG or a PNG.');
   if (Number(request.get('content-length') ?? 0) > largestPhoto) throw tooLarge();
-  const bytes = await readAll(request, response);
-  if (!looksLike(bytes, mediaType)) throw new Problem('not-valid', 'The photograph could not be read.');
+  const bytes = withoutMetadata(await readAll(request, response), mediaType);
+  if (!bytes) throw new Problem('not-valid', 'The photograph could not be read.');
   const { models, sequelize } = database;
   const logbookId = book.id;
   try {
@@ -70,12 +71,6 @@ async function readAll(request: Request, response: Response): Promise<Buffer> {
   }
   return Buffer.concat(parts);
 }
-
-/** A file is what its first bytes say, not what its sender says. */
-const looksLike = (bytes: Buffer, mediaType: string): boolean =>
-  mediaType === 'image/png'
-    ? bytes.subarray(0, 8).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]))
-    : bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]));
 
 const slice = 262_144;
 

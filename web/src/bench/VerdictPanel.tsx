@@ -26,6 +26,7 @@ export function VerdictPanel({ attempt }: { readonly attempt: AttemptAnswer }) {
         </p>
       </div>
       <div role="status" className="flex flex-col gap-3">
+        {attempt.late && <p>This answer came after the right one was shown, so it does not count.</p>}
         {verdict.outcome === 'wrong' && (
           <Causes explanations={verdict.explanations} lookFirst={verdict.lookFirst} />
         )}
