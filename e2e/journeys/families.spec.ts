@@ -42,17 +42,17 @@ test('the burette: a start that is noted, a tap that is feathered, a drop that i
     for (let time = 0; time < times; time += 1) await page.keyboard.press('ArrowUp');
   };
   const shut = () => page.getByRole('button', { name: 'Shut' }).click();
+  const runsTo = (level: number) =>
+    expect.poll(async () => (await handsNow(page))['level'] ?? 0, { timeout: 60_000 }).toBeGreaterThan(level);
   // Down to the scale first, fast enough to clear the tip.
   await open(5);
-  await page.waitForFunction(() => JSON.stringify(localStorage).match(/\\"level\\":(0\.[2-9]|[1-9])/));
+  await runsTo(0.2);
   await shut();
   await page.getByRole('button', { name: 'Touch off the drop' }).click();
   await expect(page.getByText('The wall drains.')).toBeHidden({ timeout: 20_000 });
   await page.getByRole('button', { name: 'Note the start' }).click();
   await open(3);
-  await page.waitForFunction(() => JSON.stringify(localStorage).match(/\\"level\\":([5-9])/), null, {
-    timeout: 60_000,
-  });
+  await runsTo(5);
   await shut();
   const hands = () => handsAtRest(page) as Promise<{ level?: number; initial?: number }>;
   const delivered = ({ level = 0, initial = 0 }) =>

@@ -1,3 +1,4 @@
+import { ownTexts } from '../src/browser/storage';
 import type { AttemptAnswer, SettingAnswer, Who } from '@green-beam/contract';
 import {
   checkParts,
@@ -141,7 +142,7 @@ export async function atTheBench({
   const { user } = view;
   /** How the hands have left the apparatus, as far as it is kept on this device. */
   const hands = () =>
-    JSON.parse(localStorage.getItem(`green-beam/hands/${who.id}/s`) ?? 'null') as Record<string, number>;
+    JSON.parse(ownTexts(who.id).getItem(`green-beam/hands/${who.id}/s`) ?? 'null') as Record<string, number>;
   return {
     ...view,
     ...server,

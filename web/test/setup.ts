@@ -1,8 +1,9 @@
 import '@testing-library/jest-dom/vitest';
 import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach, vi } from 'vitest';
+import { afterEach, beforeEach, vi } from 'vitest';
 import { database } from '../src/browser/database';
+import { hold, keyFrom } from '../src/browser/keys';
 import { Locks } from './locks';
 import { Stream } from './stream';
 
@@ -42,6 +43,10 @@ Element.prototype.scrollIntoView = () => undefined;
 // A whole page in every message helps nobody.
 // A machine that is busy elsewhere is no fault of the page.
 configure({ asyncUtilTimeout: 5_000, getElementError: (message) => new Error(message ?? 'not found') });
+
+/** The people of the tests, signed in as far as what they write is concerned. */
+const people = ['ada', 'marrow', 'me', 'you'];
+beforeEach(() => people.forEach((person) => hold(person, keyFrom(`key of ${person}`))));
 
 afterEach(async () => {
   cleanup();

@@ -7,6 +7,7 @@ import {
 } from '@green-beam/contract';
 import type { Request, Response, Router } from 'express';
 import type { Services } from '../services';
+import { randomBytes } from 'node:crypto';
 import { route } from '../access/route';
 import type { PersonRow } from '../database/models';
 import { sessionLimits, whoOf, type Caller } from '../access/caller';
@@ -17,7 +18,11 @@ import { hashOf } from './store';
 /** The names of the cookies. Behind HTTPS a browser takes them from no other host and no other path. */
 export const cookieNames = (secure: boolean) => {
   const prefix = secure ? '__Host-' : '';
-  return { session: `${prefix}green-beam`, device: `${prefix}green-beam-device` } as const;
+  return {
+    session: `${prefix}green-beam`,
+    device: `${prefix}green-beam-device`,
+    seal: `${prefix}green-beam-seal`,
+  } as const;
 };
 
 const deviceDays = 400;
@@ -41,37 +46,51 @@ export function sessionRoutes(
     });
   };
 
-  const forgetSession = (response: Response) =>
+  const forgetSession = (response: Response) => {
     response.clearCookie(names.session, { secure: secureCookie, httpOnly: true, sameSite: 'lax' });
+    response.clearCookie(names.seal, { secure: secureCookie, sameSite: 'strict' });
+  };
+
+  /**
+   * A word that lives as long as the session's own cookie and that the page can read: with it the browser keeps shut what it holds of a
+   * person. The server does not remember it.
+   */
+  const giveWord = (response: Response, ownDevice: boolean, word = randomBytes(32).toString('base64url')) =>
+    response.cookie(names.seal, word, {
+      sameSite: 'strict',
+      secure: secureCookie,
+      ...(ownDevice ? { maxAge: sessionLimits.own.idleMs } : {}),
+    });
+  const wordIn = (request: Request): string | undefined =>
+    new RegExp(`(?:^|; )${names.seal}=([\\w-]{20,100})(?:;|$)`).exec(request.get('cookie') ?? '')?.[1];
 
   route(router, endpoints.session, {
     allow: 'anyone',
     run: async ({ request, response }) => {
       markDevice(request, response);
-      return sessionAnswer(request.session.callerOf?.());
+      const who = request.session.callerOf?.();
+      const word = wordIn(request);
+      if (who && (word === undefined || who.ownDevice)) giveWord(response, who.ownDevice, word);
+      return sessionAnswer(who);
     },
   });
   route(router, endpoints.signInTeacher, {
     allow: 'anyone',
     body: teacherSignIn,
-    run: async ({ request, body }) =>
-      enter(
-        services,
-        request,
-        await signInTeacher(services, devices.of(request), body),
-        body.ownDevice === true,
-      ),
+    run: async ({ request, response, body }) => {
+      const person = await signInTeacher(services, devices.of(request), body);
+      giveWord(response, body.ownDevice === true);
+      return enter(services, request, person, body.ownDevice === true);
+    },
   });
   route(router, endpoints.signInStudent, {
     allow: 'anyone',
     body: studentSignIn,
-    run: async ({ request, body }) =>
-      enter(
-        services,
-        request,
-        await signInStudent(services, devices.of(request), body),
-        body.ownDevice === true,
-      ),
+    run: async ({ request, response, body }) => {
+      const person = await signInStudent(services, devices.of(request), body);
+      giveWord(response, body.ownDevice === true);
+      return enter(services, request, person, body.ownDevice === true);
+    },
   });
   route(router, endpoints.changePassword, {
     allow: 'teacher',

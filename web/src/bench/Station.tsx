@@ -2,7 +2,7 @@ import type { SettingAnswer } from '@green-beam/contract';
 import { isDrawn, isStationPicture, type Point } from '@green-beam/core';
 import { lazy, Suspense, useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { Link, useParams } from 'react-router';
-import { storage } from '../browser/storage';
+import { ownTexts } from '../browser/storage';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { Loading, Trouble } from '../ui/Notice';
@@ -35,12 +35,13 @@ export function Station() {
 }
 
 function AtTheBench({ setting }: { readonly setting: SettingAnswer }) {
-  const handsKey = `green-beam/hands/${useWho().id}/${setting.id}`;
-  const [left] = useState(() => readHands(handsKey));
+  const { id: person } = useWho();
+  const handsKey = `green-beam/hands/${person}/${setting.id}`;
+  const [left] = useState(() => readHands(person, handsKey));
   // The hands move many times a second: they are kept beside the page, not in it, and stored once they rest.
   const hands = useRef<Hands | null>(left);
   const onHands = useCallback((moved: Hands) => void (hands.current = moved), []);
-  useKeptAtRest(hands, handsKey);
+  useKeptAtRest(hands, person, handsKey);
   const Apparatus = apparatuses[setting.kind];
   const { picture } = setting;
   const handled = setting.mode === 'handle';
@@ -133,13 +134,13 @@ function useHandsFirst(handled: boolean): void {
 const restMs = 200;
 
 /** Stores how the hands lie, shortly after they moved and when the page is left. */
-function useKeptAtRest(hands: RefObject<Hands | null>, key: string): void {
+function useKeptAtRest(hands: RefObject<Hands | null>, person: string, key: string): void {
   useEffect(() => {
     let stored = hands.current;
     const keep = () => {
       if (hands.current === stored) return;
       stored = hands.current;
-      storage.setItem(key, JSON.stringify(stored));
+      ownTexts(person).setItem(key, JSON.stringify(stored));
     };
     const timer = setInterval(keep, restMs);
     addEventListener('pagehide', keep);
@@ -148,12 +149,12 @@ function useKeptAtRest(hands: RefObject<Hands | null>, key: string): void {
       removeEventListener('pagehide', keep);
       keep();
     };
-  }, [hands, key]);
+  }, [hands, person, key]);
 }
 
-function readHands(key: string): Hands | null {
+function readHands(person: string, key: string): Hands | null {
   try {
-    return JSON.parse(storage.getItem(key) ?? 'null') as Hands | null;
+    return JSON.parse(ownTexts(person).getItem(key) ?? 'null') as Hands | null;
   } catch {
     return null;
   }

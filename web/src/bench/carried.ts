@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { storage } from '../browser/storage';
+import { ownTexts } from '../browser/storage';
 import { useWho } from '../session/who';
 
 /** A right reading that was taken along from the bench, for a cell of a logbook. */
@@ -16,10 +16,11 @@ const keyFor = (personId: string): string => `green-beam/carried/${personId}`;
 
 /** What was taken along last, and how to let go of it. */
 export function useCarried(): readonly [carried: Carried | null, letGo: () => void] {
-  const key = keyFor(useWho().id);
+  const { id } = useWho();
+  const [key, own] = [keyFor(id), ownTexts(id)];
   const [carried, setCarried] = useState<Carried | null>(() => {
     try {
-      return JSON.parse(storage.getItem(key) ?? 'null') as Carried | null;
+      return JSON.parse(own.getItem(key) ?? 'null') as Carried | null;
     } catch {
       return null;
     }
@@ -27,7 +28,7 @@ export function useCarried(): readonly [carried: Carried | null, letGo: () => vo
   return [
     carried,
     () => {
-      storage.removeItem(key);
+      own.removeItem(key);
       setCarried(null);
     },
   ];
@@ -35,6 +36,6 @@ export function useCarried(): readonly [carried: Carried | null, letGo: () => vo
 
 /** Takes a reading along. */
 export function useCarry(): (carried: Carried) => void {
-  const key = keyFor(useWho().id);
-  return (carried) => storage.setItem(key, JSON.stringify(carried));
+  const { id } = useWho();
+  return (carried) => ownTexts(id).setItem(keyFor(id), JSON.stringify(carried));
 }

@@ -1,6 +1,7 @@
 import { presetNamed } from '@green-beam/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
+import { ownTexts } from '../browser/storage';
 import { atTheBench } from '../../test/bench';
 import { open, refusal, serve } from '../../test/page';
 import { Station } from './Station';
@@ -125,7 +126,7 @@ describe('a setting to read', () => {
     await bench.write(text, unit);
     await bench.user.click(await screen.findByRole('button', { name: 'Take it along to the logbook' }));
     expect(screen.getByText(/It is offered in your logbook/)).toBeVisible();
-    expect(JSON.parse(localStorage.getItem('green-beam/carried/ada') ?? '')).toMatchObject({
+    expect(JSON.parse(ownTexts('ada').getItem('green-beam/carried/ada') ?? '')).toMatchObject({
       kind: 'graduated-cylinder',
       text,
       unit,

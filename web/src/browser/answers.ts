@@ -1,10 +1,17 @@
-import { dehydrate, hydrate, type QueryClient } from '@tanstack/react-query';
+import { dehydrate, hydrate, type DehydratedState, type QueryClient } from '@tanstack/react-query';
 import { database } from './database';
+import { isHeld, opened, sealed } from './keys';
 
 /** What can be gone on with without the server. */
 const worthKeeping = new Set(['logbook', 'logbooks', 'bench', 'setting', 'conventions', 'drills', 'drill']);
 const pauseMs = 2_000;
 const longestAgeMs = 14 * 86_400_000;
+interface KeptAnswers {
+  readonly at: number;
+  readonly shape: number;
+  readonly state: DehydratedState;
+}
+
 /** Answers of another shape are let go: the server has them. */
 const shape = 2;
 
@@ -22,8 +29,11 @@ export function keepAnswers(queries: QueryClient, person: string): () => void {
         status === 'success' && worthKeeping.has(String(queryKey[0])),
       shouldDehydrateMutation: () => false,
     });
+    if (!isHeld(person)) return;
+    const kept: KeptAnswers = { at: Date.now(), shape, state };
+    const locked = sealed(person, JSON.stringify(kept));
     const at = (await database()).transaction('answers', 'readwrite');
-    const done = at.store.put({ at: Date.now(), shape, state }, person);
+    const done = at.store.put(locked, person);
     // Now, not when the page has time for it: it may be going.
     at.commit();
     await done;
@@ -47,7 +57,9 @@ export function keepAnswers(queries: QueryClient, person: string): () => void {
 /** Puts back what was kept, for a start without the server. Never throws. */
 export async function bringBackAnswers(queries: QueryClient, person: string): Promise<void> {
   try {
-    const kept = await (await database()).get('answers', person);
+    const locked = await (await database()).get('answers', person);
+    const plain = locked === undefined ? null : opened(person, locked);
+    const kept = plain === null ? null : (JSON.parse(plain) as KeptAnswers);
     if (kept?.shape === shape && Date.now() - kept.at < longestAgeMs) hydrate(queries, kept.state);
   } catch {
     // This browser keeps nothing.

@@ -69,6 +69,7 @@ describe('what is set', () => {
       shown: ____,
       done: _____,
       open: ______,
+      inOrder: _______,
       ...work
     } = answer.tasks[0]!;
     expect(sent('POST /api/classes/*/tasks/*')[0]?.body).toEqual({

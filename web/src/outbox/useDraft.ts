@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useWho } from '../session/who';
-import { storage } from '../browser/storage';
+import { ownTexts } from '../browser/storage';
 
 export const notKeptWords =
   'This device’s storage is full: what you type is kept only while this page is open. Close other pages, or free some space.';
@@ -13,15 +13,17 @@ export const notKeptWords =
 export function useDraft(
   name: string,
 ): readonly [text: string, write: (text: string) => void, letGo: () => void, unkept: string | null] {
-  const key = `green-beam/draft/${useWho().id}/${name}`;
-  const [held, setHeld] = useState({ key, text: storage.getItem(key) ?? '', kept: true });
-  const current = held.key === key ? held.text : (storage.getItem(key) ?? '');
+  const { id } = useWho();
+  const key = `green-beam/draft/${id}/${name}`;
+  const own = ownTexts(id);
+  const [held, setHeld] = useState({ key, text: own.getItem(key) ?? '', kept: true });
+  const current = held.key === key ? held.text : (own.getItem(key) ?? '');
   const write = (text: string) => {
     let kept = true;
-    if (text === '') storage.removeItem(key);
-    else kept = storage.setItem(key, text);
+    if (text === '') own.removeItem(key);
+    else kept = own.setItem(key, text);
     setHeld({ key, text, kept });
   };
   const unkept = held.key === key && !held.kept ? notKeptWords : null;
-  return [current, write, () => storage.removeItem(key), unkept];
+  return [current, write, () => own.removeItem(key), unkept];
 }

@@ -10,8 +10,11 @@ import { useSignIn } from './useSignIn';
 
 const lastClassKey = 'green-beam/last-class';
 
-/** The door: students with what stands on their slip, teachers with name or address and password. */
-export function SignIn() {
+/**
+ * The door: students with what stands on their slip, teachers with name or address and password.
+ * `unasked` is true where the server cannot be asked who is signed in.
+ */
+export function SignIn({ unasked }: { readonly unasked: boolean }) {
   return (
     <main id="main" className="grid min-h-screen md:grid-cols-[3fr_2fr]">
       <title>Sign in · Green Beam</title>
@@ -21,6 +24,11 @@ export function SignIn() {
       </div>
       <div className="flex flex-col justify-center p-6 sm:p-10">
         <h1 className="mb-6 text-3xl">Green Beam</h1>
+        {unasked && (
+          <p role="status" className="mb-6 max-w-sm border-l-4 border-brass-line pl-3">
+            There is no connection. Sign in when you have one. Nothing is lost.
+          </p>
+        )}
         <Tabs.Root defaultValue="student" className="max-w-sm">
           <Tabs.List aria-label="Who signs in" className="mb-6 flex gap-6 border-b border-rule">
             {['student', 'teacher'].map((role) => (

@@ -1,8 +1,8 @@
 import { endpoints, type BodyOf, type SessionAnswer } from '@green-beam/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { call, sendTo } from '../api';
+import { call, NoConnection, sendTo } from '../api';
 import { tellTabs } from './between';
-import { rememberSession } from './remembered';
+import { leaveUnasked, rememberSession, tellLeaving } from './remembered';
 import { sessionKey } from './who';
 
 /** Signs in, and makes this browser the home of who did. */
@@ -13,6 +13,8 @@ export function useSignIn<E extends typeof endpoints.signInTeacher | typeof endp
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async (body: BodyOf<E>) => {
+      // Who was here before is out first.
+      await tellLeaving();
       // Nobody is signed in yet for whom it could be said to be made.
       const answer = await sendTo(endpoint, body, null);
       await rememberSession(answer);
@@ -30,7 +32,15 @@ export function useSignIn<E extends typeof endpoints.signInTeacher | typeof endp
 export function useSignOut(personId: string, everywhere = false) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: () => (everywhere ? call(endpoints.signOutEverywhere) : call(endpoints.signOut)),
+    mutationFn: async () => {
+      if (everywhere) return call(endpoints.signOutEverywhere);
+      try {
+        return await call(endpoints.signOut);
+      } catch (error) {
+        if (!(error instanceof NoConnection)) throw error;
+        return leaveUnasked(personId);
+      }
+    },
     onSuccess: () => {
       queries.setQueryData<SessionAnswer>(sessionKey, { who: null });
       tellTabs({ left: personId });

@@ -3,7 +3,7 @@ import { useQuery, type QueryClient } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { call, NoConnection } from '../api';
 import { bringBackAnswers } from '../browser/answers';
-import { lastSession, rememberSession } from './remembered';
+import { lastSession, rememberSession, tellLeaving } from './remembered';
 
 export const sessionKey = ['session'] as const;
 
@@ -14,16 +14,25 @@ export interface Session extends SessionAnswer {
 }
 
 export const useSession = () =>
-  useQuery({ queryKey: sessionKey, queryFn: ({ client }) => askSession(client), staleTime: 60_000 });
+  useQuery({
+    queryKey: sessionKey,
+    queryFn: ({ client }) => askSession(client),
+    staleTime: 60_000,
+    retry: false,
+    // Nobody is known here until the server can be asked.
+    refetchInterval: ({ state: { data } }) => (data?.unasked === true && !data.who ? 3_000 : false),
+  });
 
 async function askSession(queries: QueryClient): Promise<Session> {
   try {
+    await tellLeaving();
     const answer = await call(endpoints.session);
     await rememberSession(answer);
     return answer;
   } catch (error) {
-    const last = error instanceof NoConnection ? await lastSession() : null;
-    if (!last?.who) throw error;
+    if (!(error instanceof NoConnection)) throw error;
+    const last = await lastSession();
+    if (!last?.who) return { who: null, unasked: true };
     // A start without the server goes on with what was fetched before; a page that is open has that already.
     if (queries.getQueryData(sessionKey) === undefined) await bringBackAnswers(queries, last.who.id);
     return { ...last, unasked: true };

@@ -35,7 +35,7 @@ export function Shell() {
   if (!home.who)
     return (
       <Suspense>
-        <SignIn />
+        <SignIn unasked={session.data.unasked === true} />
       </Suspense>
     );
   if (signedIn && signedIn.id !== home.who.id)

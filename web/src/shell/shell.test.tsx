@@ -9,6 +9,8 @@ import { refusal, serve, student, teacher, type Answers } from '../../test/page'
 import { Stream } from '../../test/stream';
 import { call } from '../api';
 import { database, parcelsOf } from '../browser/database';
+import { forget, forgetWord, hold, isHeld, keyFrom } from '../browser/keys';
+import { ownTexts } from '../browser/storage';
 import { Lost } from './Lost';
 import { Shell } from './Shell';
 
@@ -40,6 +42,8 @@ function start(answers: Answers, up = true) {
 const Broken = (): never => {
   throw new Error('a fault of the page');
 };
+/** What the session's own cookie would carry. */
+const word = 'green-beam-seal=a-word-that-nobody-guesses-at-all';
 const signedIn = (who: object | null): Answers => ({ 'GET /api/session': { who } });
 
 describe('the door', () => {
@@ -83,11 +87,10 @@ describe('the door', () => {
   });
 
   it('says that there is no connection, and tries again', async () => {
-    const { user, net } = start(signedIn(student), false);
-    expect(await screen.findByRole('alert')).toHaveTextContent('There is no connection to Green Beam.');
+    const { net } = start(signedIn(student), false);
+    expect(await screen.findByText(/There is no connection\. Sign in when you have one\./)).toBeVisible();
     net.up = true;
-    await user.click(screen.getByRole('button', { name: 'Try again' }));
-    expect(await screen.findByRole('link', { name: /^Ada Lind/ })).toBeVisible();
+    expect(await screen.findByRole('link', { name: /^Ada Lind/ }, { timeout: 10_000 })).toBeVisible();
   });
 });
 
@@ -240,8 +243,11 @@ describe('the beam', () => {
 
 describe('a session', () => {
   it('asks before it ends with something unsent, and locks that away from who comes next', async () => {
+    hold('ada', keyFrom('ada’s own key'));
     await parcelsOf('ada').add({ id: 'p', path: '/api/entries', body: { text: '52.40' } });
+    // One was written by an earlier version of the pages, which sealed nothing.
     localStorage.setItem('green-beam/draft/ada/book/1/mass', '17.');
+    ownTexts('ada').setItem('green-beam/draft/ada/book/2/mass', '18.');
     let who: object | null = student;
     const { user, net } = start({
       'GET /api/session': () => ({ who, sealKey: who ? 'ada’s own key' : undefined }),
@@ -263,12 +269,13 @@ describe('a session', () => {
     await user.click(await screen.findByRole('button', { name: 'Sign out, keep it locked here' }));
     expect(await screen.findByLabelText('Class code')).toBeVisible();
     await waitFor(async () => expect(await parcelsOf('ada').all()).toEqual([]));
+    expect(isHeld('ada')).toBe(false);
     const kept = await database();
     await waitFor(async () => expect(await kept.getAllKeys('keys')).toEqual([]));
     // Nothing that the next person could read, here or there.
-    expect(localStorage.getItem('green-beam/draft/ada/book/1/mass')).toBeNull();
-    const sealed = await kept.get('sealed', 'ada');
-    expect(new TextDecoder().decode(sealed?.data)).not.toMatch(/52|17/);
+    const readable = JSON.stringify([await kept.getAll('parcels'), { ...localStorage }]);
+    expect(readable).not.toMatch(/52\.40|17\.|18\./);
+    expect(readable.match(/sealed/g)).toHaveLength(3);
 
     net.up = true;
     await user.type(screen.getByLabelText('Class code'), 'TERN9');
@@ -277,7 +284,10 @@ describe('a session', () => {
     await user.click(screen.getByRole('button', { name: 'Sign in' }));
     expect(await screen.findByText(/One thing waits to be sent/)).toBeVisible();
     expect((await parcelsOf('ada').all())[0]?.body).toEqual({ text: '52.40' });
-    expect(localStorage.getItem('green-beam/draft/ada/book/1/mass')).toBe('17.');
+    const texts = ['1', '2'].map((trial) =>
+      ownTexts('ada').getItem(`green-beam/draft/ada/book/${trial}/mass`),
+    );
+    expect(texts).toEqual(['17.', '18.']);
   });
 
   it('that has ended says so where one is, and the same person goes on there', async () => {
@@ -335,6 +345,7 @@ describe('a session', () => {
   });
 
   it('starts without the server as it was last known, with what was fetched then', async () => {
+    document.cookie = word;
     const { queries, net } = start({ ...signedIn(null), 'GET /api/session': { who: student, sealKey: 'k' } });
     await screen.findByText('today');
     queries.setQueryData(['logbook', 'book'], { id: 'book' });
@@ -343,9 +354,38 @@ describe('a session', () => {
     });
     cleanup();
     net.up = false;
+    // The page is gone, and with it the key; the session's own word opens it again.
+    forget('ada');
     const again = start(signedIn(student), false);
     expect(await screen.findByText('today')).toBeVisible();
     expect(again.queries.getQueryData(['logbook', 'book'])).toEqual({ id: 'book' });
+    cleanup();
+    // The browser was closed: the word went with the session.
+    forget('ada');
+    forgetWord();
+    start(signedIn(student), false);
+    expect(await screen.findByText(/Sign in when you have one/)).toBeVisible();
+    expect(screen.queryByText('today')).toBeNull();
+    expect(isHeld('ada')).toBe(false);
+  });
+
+  it('that was left without the server is told of before anything else', async () => {
+    document.cookie = word;
+    const { user, net } = start({ 'GET /api/session': { who: student, sealKey: 'k' } });
+    await screen.findByText('today');
+    net.up = false;
+    await user.click(screen.getByRole('button', { name: 'Sign out' }));
+    expect(await screen.findByLabelText('Class code')).toBeVisible();
+    expect(document.cookie).not.toContain('green-beam-seal');
+    expect(await (await database()).getAllKeys('keys')).toEqual([]);
+    cleanup();
+    const { calls } = start({ 'GET /api/session': { who: null }, 'DELETE /api/session': {} });
+    expect(await screen.findByLabelText('Class code')).toBeVisible();
+    expect(calls.map(({ method, path }) => `${method} ${path}`).slice(0, 2)).toEqual([
+      'DELETE /api/session',
+      'GET /api/session',
+    ]);
+    expect(await (await database()).get('session', 'leaving')).toBeUndefined();
   });
 });
 
