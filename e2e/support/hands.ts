@@ -16,7 +16,7 @@ export async function handsNow(page: Page): Promise<Hands> {
     };
   });
   // It stands there sealed with its reader's key.
-  hold(person, keyFrom(sealKey));
+  hold(person, await keyFrom(sealKey));
   return JSON.parse(opened(person, kept?.replace('sealed:', '') ?? '') ?? '{}') as Hands;
 }
 

@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { cleanup, configure } from '@testing-library/react';
 import { afterEach, beforeEach, vi } from 'vitest';
 import { database } from '../src/browser/database';
-import { hold, keyFrom } from '../src/browser/keys';
+import { hold } from '../src/browser/keys';
 import { Locks } from './locks';
 import { Stream } from './stream';
 
@@ -46,7 +46,7 @@ configure({ asyncUtilTimeout: 5_000, getElementError: (message) => new Error(mes
 
 /** The people of the tests, signed in as far as what they write is concerned. */
 const people = ['ada', 'marrow', 'me', 'you'];
-beforeEach(() => people.forEach((person) => hold(person, keyFrom(`key of ${person}`))));
+beforeEach(() => people.forEach((person, at) => hold(person, new Uint8Array(32).fill(at + 1))));
 
 afterEach(async () => {
   cleanup();

@@ -9,7 +9,6 @@ import { Loading, Trouble } from '../ui/Notice';
 import { AnswerForm } from './AnswerForm';
 import type { Hands } from './apparatus/apparatus';
 import { apparatuses } from './apparatus/apparatuses';
-import { DrawnApparatus } from './apparatus/DrawnApparatus';
 import { PointedAt } from './apparatus/pointedAt';
 import { useBench } from './useBench';
 import { RealStation } from './RealStation';
@@ -77,6 +76,9 @@ function pointOf({ attempts }: SettingAnswer): Point | null {
 const asksItsDivision = ({ picture }: SettingAnswer): boolean =>
   isDrawn(picture) ? picture.asksDivision : 'task' in picture && picture.task === 'least count';
 
+const DrawnApparatus = lazy(async () => ({
+  default: (await import('./apparatus/DrawnApparatus')).DrawnApparatus,
+}));
 const CardDialog = lazy(async () => ({ default: (await import('./CardDialog')).CardDialog }));
 
 function Footer({ setting }: { readonly setting: SettingAnswer }) {

@@ -1,7 +1,4 @@
-import { gcm } from '@noble/ciphers/aes';
 import { xchacha20poly1305 } from '@noble/ciphers/chacha';
-import { hkdf } from '@noble/hashes/hkdf';
-import { sha256 } from '@noble/hashes/sha2';
 
 /**
  * What a person's words are sealed with in this browser. The key comes with their session, from the server, to them alone, and is
@@ -14,10 +11,13 @@ const utf8 = new TextEncoder();
 const text = new TextDecoder();
 
 /** A key from a secret, for one use. HKDF (RFC 5869) with SHA-256. */
-const derived = (secret: string, use: string): Uint8Array =>
-  hkdf(sha256, utf8.encode(secret), new Uint8Array(), utf8.encode(use), 32);
+async function derived(secret: string, use: string): Promise<Uint8Array> {
+  const whole = await crypto.subtle.importKey('raw', utf8.encode(secret), 'HKDF', false, ['deriveBits']);
+  const settings = { name: 'HKDF', hash: 'SHA-256', salt: new Uint8Array(), info: utf8.encode(use) };
+  return new Uint8Array(await crypto.subtle.deriveBits(settings, whole, 256));
+}
 
-export const keyFrom = (sealKey: string): Uint8Array => derived(sealKey, 'green-beam unsent');
+export const keyFrom = (sealKey: string): Promise<Uint8Array> => derived(sealKey, 'green-beam unsent');
 
 /** From now on this page can read and write what is sealed of a person. */
 export const hold = (person: string, key: Uint8Array): void => void held.set(person, key);
@@ -69,10 +69,16 @@ export function opened(person: string, locked: string): string | null {
 }
 
 /** What earlier versions of the pages locked when a session ended: AES-GCM with the same key. */
-export function openedFormer(person: string, iv: Uint8Array, data: ArrayBuffer): string | null {
-  const key = held.get(person);
+export async function openedFormer(
+  person: string,
+  iv: Uint8Array,
+  data: ArrayBuffer,
+): Promise<string | null> {
+  const own = held.get(person);
+  if (!own) return null;
   try {
-    return key ? text.decode(gcm(key, new Uint8Array(iv)).decrypt(new Uint8Array(data))) : null;
+    const key = await crypto.subtle.importKey('raw', new Uint8Array(own), 'AES-GCM', false, ['decrypt']);
+    return text.decode(await crypto.subtle.decrypt({ name: 'AES-GCM', iv: new Uint8Array(iv) }, key, data));
   } catch {
     return null;
   }
@@ -97,17 +103,17 @@ export interface Until {
 }
 
 /** A person's key wrapped by the session's word, with how long it holds; null without a word or a key. */
-export function wrapped(person: string, until: Until): string | null {
+export async function wrapped(person: string, until: Until): Promise<string | null> {
   const [key, word] = [held.get(person), wordNow()];
   if (!key || !word) return null;
-  return lock(derived(word, 'green-beam wrap'), JSON.stringify({ key: base64(key), ...until }));
+  return lock(await derived(word, 'green-beam wrap'), JSON.stringify({ key: base64(key), ...until }));
 }
 
 /** Takes a wrapped key up again: true where the session's word opens it and it still holds. */
-export function takeUp(person: string, wrap: string, now: number): boolean {
+export async function takeUp(person: string, wrap: string, now: number): Promise<boolean> {
   if (held.has(person)) return true;
   const word = wordNow();
-  const plain = word && unlock(derived(word, 'green-beam wrap'), wrap);
+  const plain = word && unlock(await derived(word, 'green-beam wrap'), wrap);
   if (!plain) return false;
   const { key, until, idleUntil } = JSON.parse(plain) as Until & { readonly key: string };
   if (now > until || now > idleUntil) return false;

@@ -5,7 +5,7 @@ import { ownTexts } from './storage';
 
 /** Opens what is kept of a person in this browser, and keeps their key wrapped by the word of their session. */
 export async function unseal(person: string, sealKey: string, until: Until): Promise<void> {
-  hold(person, keyFrom(sealKey));
+  hold(person, await keyFrom(sealKey));
   ownTexts(person).sealFormer();
   await inTurn(async () => {
     await sealFormer(person);
@@ -16,7 +16,7 @@ export async function unseal(person: string, sealKey: string, until: Until): Pro
 
 /** Keeps the key of a person for a start without the server, as long as it holds. */
 export async function keepKey(person: string, until: Until): Promise<void> {
-  const wrap = wrapped(person, until);
+  const wrap = await wrapped(person, until);
   if (wrap !== null) await (await database()).put('keys', wrap, person);
 }
 
@@ -24,7 +24,7 @@ export async function keepKey(person: string, until: Until): Promise<void> {
 async function openFormer(person: string): Promise<void> {
   const kept = await database();
   const before = await kept.get('sealed', person);
-  const plain = before && openedFormer(person, before.iv, before.data);
+  const plain = before && (await openedFormer(person, before.iv, before.data));
   if (!plain) return;
   const { parcels, texts } = JSON.parse(plain) as {
     readonly parcels: readonly (Parcel & { readonly file?: { type: string; base64: string } })[];

@@ -43,7 +43,7 @@ export async function lastSession(): Promise<SessionAnswer | null> {
     const record = await kept.get('session', 'last');
     if (!record || !('person' in record) || (await kept.get('session', 'leaving'))) return null;
     const wrap = await kept.get('keys', record.person);
-    if (!isHeld(record.person) && !(wrap && takeUp(record.person, wrap, Date.now()))) return null;
+    if (!isHeld(record.person) && !(wrap && (await takeUp(record.person, wrap, Date.now())))) return null;
     const plain = opened(record.person, record.sealed);
     const last = plain === null ? null : (JSON.parse(plain) as Last);
     if (!last || last.until <= Date.now()) return null;

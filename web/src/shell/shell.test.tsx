@@ -243,7 +243,7 @@ describe('the beam', () => {
 
 describe('a session', () => {
   it('asks before it ends with something unsent, and locks that away from who comes next', async () => {
-    hold('ada', keyFrom('ada’s own key'));
+    hold('ada', await keyFrom('ada’s own key'));
     await parcelsOf('ada').add({ id: 'p', path: '/api/entries', body: { text: '52.40' } });
     // One was written by an earlier version of the pages, which sealed nothing.
     localStorage.setItem('green-beam/draft/ada/book/1/mass', '17.');
