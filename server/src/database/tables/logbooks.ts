@@ -78,16 +78,6 @@ export interface KeptCalculationRow extends Row {
   result: string;
 }
 
-/** What a logbook stated when it was handed in. */
-export interface HandedInRow extends Row {
-  entryId: string;
-  logbookId: string;
-  /** Read through `storedStated`. */
-  stated: unknown;
-  /** How results were worked out then: the `methodVersion` of core. */
-  method: number;
-}
-
 /** A logbook as somebody handed it back. */
 export interface ReviewRow extends Row {
   id: string;
@@ -163,11 +153,5 @@ export const logbooksTables = (table: Define) => ({
     personId: needed(UUID),
     marks: needed(JSONB),
     remarks: needed(JSONB),
-  }),
-  handedIn: table<HandedInRow>('handed_in', {
-    entryId: key(),
-    logbookId: needed(UUID),
-    stated: needed(JSONB),
-    method: needed(INTEGER),
   }),
 });
