@@ -91,7 +91,10 @@ class Reader {
       passphrase: 'verity lantern quay',
     });
     if (!answer.ok) throw new Sentence(`The sign-in was answered with ${answer.status}.`);
-    reader.#cookie = answer.headers.getSetCookie()[0]?.split(';')[0];
+    reader.#cookie = answer.headers
+      .getSetCookie()
+      .find((line) => line.startsWith('green-beam='))
+      ?.split(';')[0];
     reader.#person = (await answer.json()).who.id;
     return reader;
   }

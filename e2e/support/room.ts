@@ -42,7 +42,11 @@ export async function makeRoom(
       headers: { 'content-type': 'application/json', origin: address, cookie, [personHeader]: person },
       ...(method === 'GET' ? {} : { body: JSON.stringify(body) }),
     });
-    cookie = answer.headers.getSetCookie()[0]?.split(';')[0] ?? cookie;
+    cookie =
+      answer.headers
+        .getSetCookie()
+        .find((line) => line.startsWith('green-beam='))
+        ?.split(';')[0] ?? cookie;
     if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
     return (await answer.json()) as T;
   };
