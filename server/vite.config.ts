@@ -11,7 +11,7 @@ export default defineConfig({
         main: 'src/main.ts',
         addTeacher: 'src/addTeacher.ts',
         balance: 'src/balance.ts',
-        worker: 'src/work/worker.ts',
+        worker: 'src/threads/worker.ts',
       },
     },
   },

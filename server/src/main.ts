@@ -11,7 +11,7 @@ import { BalanceFeed, noFeed } from './feed/feed';
 import { sayStopping } from './http/health';
 import { serverOf } from './http/serverOf';
 import { createKept } from './kept/kept';
-import { createWorkers } from './work/workers';
+import { createWorkers } from './threads/workers';
 import { createPublish } from './publish/publish';
 import type { Services } from './services';
 import { Callers } from './access/callers';

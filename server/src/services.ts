@@ -7,7 +7,7 @@ import type { Callers } from './access/callers';
 import type { Paces } from './http/pace';
 import type { Hashes } from './session/hashes';
 import type { SignInLimits } from './session/limits';
-import type { Workers } from './work/workers';
+import type { Workers } from './threads/workers';
 
 /** What routes and services work with. Time and chance come from here, so that tests can fix them. */
 export interface Services {

@@ -24,7 +24,7 @@ const buildWorker = () =>
     logLevel: 'error',
     root: resolve(import.meta.dirname, '..'),
     build: {
-      ssr: 'src/work/worker.ts',
+      ssr: 'src/threads/worker.ts',
       target: 'node20',
       outDir: resolve(import.meta.dirname, '../../data/worker'),
       emptyOutDir: true,

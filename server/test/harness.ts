@@ -13,7 +13,7 @@ import { demoClass, teacher } from '../src/demo/scenario';
 import { noFeed, type Feed } from '../src/feed/feed';
 import type { RouteLine } from '../src/access/route';
 import { createKept } from '../src/kept/kept';
-import { createWorkers } from '../src/work/workers';
+import { createWorkers } from '../src/threads/workers';
 import { serverOf } from '../src/http/serverOf';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';

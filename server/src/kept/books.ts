@@ -5,10 +5,10 @@ import { QueryTypes } from 'sequelize';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
 import { inTurn } from '../inTurn';
-import type { Workers } from '../work/workers';
+import type { Workers } from '../threads/workers';
 import { asEntry, type EntryRow } from './entryRow';
 import type { KeptInvestigation } from './keptRows';
-import { BookLook, nothingFound, nothingYet } from '../work/lookAtBook';
+import { BookLook, nothingFound, nothingYet } from '../threads/lookAtBook';
 
 /** A logbook, who writes in it and how far it has come, as a list of them shows it. */
 export interface BookLine {

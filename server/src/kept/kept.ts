@@ -3,7 +3,7 @@ import { presetNamed, type Conventions, type DrawnPicture } from '@green-beam/co
 import { LRUCache } from 'lru-cache';
 import type { Database } from '../database/models';
 import { Problem } from '../http/problem';
-import type { Workers } from '../work/workers';
+import type { Workers } from '../threads/workers';
 import { Books } from './books';
 import type { KeptInvestigation, OpenBook } from './keptRows';
 import type { Station } from './station';

@@ -18,7 +18,7 @@ import { classFor } from '../access/membership';
 import { Problem } from '../http/problem';
 import type { OpenBook } from '../kept/keptRows';
 import { lookedThrough } from '../kept/books';
-import { nothingFound } from '../work/lookAtBook';
+import { nothingFound } from '../threads/lookAtBook';
 import { familiesIn, type Family } from '../kept/families';
 import { studentsIn } from '../kept/studentsIn';
 import type { Services } from '../services';
