@@ -5,6 +5,7 @@ import { afterEach, beforeEach, vi } from 'vitest';
 import { database } from '../src/browser/database';
 import { hold } from '../src/browser/keys';
 import { Locks } from './locks';
+import { quickLabels, quickStyles } from './quick';
 import { Stream } from './stream';
 
 /** What browsers have and jsdom lacks, as far as the pages ask for it. */
@@ -39,6 +40,8 @@ Element.prototype.hasPointerCapture = () => true;
 Element.prototype.setPointerCapture = () => undefined;
 Element.prototype.releasePointerCapture = () => undefined;
 Element.prototype.scrollIntoView = () => undefined;
+quickStyles();
+quickLabels();
 
 // A whole page in every message helps nobody.
 // A machine that is busy elsewhere is no fault of the page.
