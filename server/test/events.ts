@@ -7,7 +7,7 @@ const rests = new WeakMap<Reader, string>();
 export async function nextEvent(
   stream: Reader,
   kind: LiveEvent['changed'],
-  withinMs = 5_000,
+  withinMs = 30_000,
 ): Promise<LiveEvent | undefined> {
   const until = Date.now() + withinMs;
   let text = rests.get(stream) ?? '';

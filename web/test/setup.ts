@@ -35,7 +35,7 @@ Blob.prototype.text = function text(this: Blob) {
     reader.readAsText(this);
   });
 };
-Object.defineProperty(navigator, 'locks', { value: new Locks() });
+Object.defineProperty(navigator, 'locks', { configurable: true, value: new Locks() });
 Element.prototype.hasPointerCapture = () => true;
 Element.prototype.setPointerCapture = () => undefined;
 Element.prototype.releasePointerCapture = () => undefined;
@@ -45,7 +45,7 @@ quickLabels();
 
 // A whole page in every message helps nobody.
 // A machine that is busy elsewhere is no fault of the page.
-configure({ asyncUtilTimeout: 5_000, getElementError: (message) => new Error(message ?? 'not found') });
+configure({ asyncUtilTimeout: 20_000, getElementError: (message) => new Error(message ?? 'not found') });
 
 /** The people of the tests, signed in as far as what they write is concerned. */
 const people = ['ada', 'marrow', 'me', 'you'];

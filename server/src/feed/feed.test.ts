@@ -1,8 +1,9 @@
+import { eventually } from '@green-beam/core/test/eventually';
 import type { ArrivedEntries, FeedAnswer, LogbooksAnswer, TakenReading } from '@green-beam/contract';
 import { once } from 'node:events';
 import { createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import { randomUUID } from 'node:crypto';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { startHarness } from '../../test/harness';
 import { BalanceFeed, type Feed } from './feed';
 import { readFeedLine, writeFeedLine } from './line';
@@ -64,19 +65,19 @@ describe('a connected balance', () => {
   it('gives what stands, and refuses what moves, what is too heavy and silence', async () => {
     const real = await balance();
     const feed = listen(real.port);
-    await vi.waitFor(() => expect(real.connected()).toBe(1));
+    await eventually(() => expect(real.connected()).toBe(1));
     expect(feed.now()).toEqual({ state: 'silent' });
     expect(() => feed.take()).toThrow(/silent/);
     // Lines may come in pieces, and garbage between them is passed over.
     real.say('nonsense\nGB1 1 mov');
     real.say('ing 51.98 g\n');
-    await vi.waitFor(() => expect(feed.now()).toEqual({ state: 'moving', text: '51.98', unit: 'g' }));
+    await eventually(() => expect(feed.now()).toEqual({ state: 'moving', text: '51.98', unit: 'g' }));
     expect(() => feed.take()).toThrow(/has not come to rest/);
     real.say(`GB1 2 steady 52.40 g\n${'x'.repeat(5000)}`);
-    await vi.waitFor(() => expect(feed.now()).toMatchObject({ state: 'steady' }));
+    await eventually(() => expect(feed.now()).toMatchObject({ state: 'steady' }));
     expect(feed.take()).toEqual({ text: '52.40', unit: 'g' });
     real.say('\nGB1 3 over\n');
-    await vi.waitFor(() => expect(feed.now()).toEqual({ state: 'over' }));
+    await eventually(() => expect(feed.now()).toEqual({ state: 'over' }));
     expect(() => feed.take()).toThrow(/overloaded/);
     await real.stop();
   });
@@ -84,15 +85,15 @@ describe('a connected balance', () => {
   it('is found again after it went away', async () => {
     const real = await balance();
     const feed = listen(real.port);
-    await vi.waitFor(() => expect(real.connected()).toBe(1));
+    await eventually(() => expect(real.connected()).toBe(1));
     real.say('GB1 1 steady 52.40 g\n');
-    await vi.waitFor(() => expect(feed.now()).toMatchObject({ state: 'steady' }));
+    await eventually(() => expect(feed.now()).toMatchObject({ state: 'steady' }));
     await real.stop();
-    await vi.waitFor(() => expect(feed.now()).toEqual({ state: 'silent' }));
+    await eventually(() => expect(feed.now()).toEqual({ state: 'silent' }));
     const again = await balance(real.port);
-    await vi.waitFor(() => expect(again.connected()).toBe(1), 8000);
+    await eventually(() => expect(again.connected()).toBe(1));
     again.say('GB1 1 steady 9.99 g\n');
-    await vi.waitFor(() => expect(feed.now()).toMatchObject({ text: '9.99' }));
+    await eventually(() => expect(feed.now()).toMatchObject({ text: '9.99' }));
     await again.stop();
   });
 
@@ -100,10 +101,10 @@ describe('a connected balance', () => {
     const real = await balance();
     const feed = listen(real.port);
     const harness = await startHarness({ feed });
-    await vi.waitFor(() => expect(real.connected()).toBe(1));
+    await eventually(() => expect(real.connected()).toBe(1));
     const student = await harness.asStudent('Verity Moss');
     real.say('GB1 1 moving 52.0 g\n');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await student.get<FeedAnswer>('/api/balance')).body.state).toBe('moving'),
     );
     expect(await student.post('/api/balance/readings')).toMatchObject({
@@ -111,7 +112,7 @@ describe('a connected balance', () => {
       body: { code: 'feed-unsteady' },
     });
     real.say('GB1 2 steady 52.40 g\n');
-    await vi.waitFor(async () =>
+    await eventually(async () =>
       expect((await student.get<FeedAnswer>('/api/balance')).body.state).toBe('steady'),
     );
     const { body: taken } = await student.post<TakenReading>('/api/balance/readings');
@@ -154,13 +155,10 @@ it('the simulated balance speaks the protocol, moving and steady', async () => {
   await once(server, 'listening');
   const feed = new BalanceFeed({ host: '127.0.0.1', port: (server.address() as AddressInfo).port });
   const seen = new Set<string>();
-  await vi.waitFor(
-    () => {
-      seen.add(feed.now().state);
-      expect([...seen]).toEqual(expect.arrayContaining(['moving', 'steady']));
-    },
-    { timeout: 8000, interval: 100 },
-  );
+  await eventually(() => {
+    seen.add(feed.now().state);
+    expect([...seen]).toEqual(expect.arrayContaining(['moving', 'steady']));
+  });
   feed.close();
   server.close();
 });

@@ -1,6 +1,7 @@
+import { eventually } from '@green-beam/core/test/eventually';
 import type { ArrivedEntries, EntriesAnswer, LogbooksAnswer, SettingAnswer } from '@green-beam/contract';
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { nextEvent } from '../../test/events';
 import { entry } from '../../test/entry';
 import { startHarness, type Browser, type Harness } from '../../test/harness';
@@ -22,7 +23,7 @@ afterAll(async () => {
 });
 
 describe('a change made through one process', () => {
-  it('reaches pages that are open on another within two seconds', async () => {
+  it('reaches pages that are open on another', async () => {
     const writer = await one.asStudent('Verity Moss');
     const mate = await other.asStudent('Wilfred Sand');
     const teacher = await other.asTeacher();
@@ -30,10 +31,10 @@ describe('a change made through one process', () => {
     const written = entry({ trial: 7 });
     await writer.post(`${path}/entries`, written);
     // The mate gets the entry itself; the board is told whose line is new.
-    expect(await nextEvent(streams[0], 'logbook', 2000)).toMatchObject({
+    expect(await nextEvent(streams[0], 'logbook')).toMatchObject({
       arrived: { entries: [{ id: written.id }] },
     });
-    expect(await nextEvent(streams[1], 'board', 2000)).toMatchObject({
+    expect(await nextEvent(streams[1], 'board')).toMatchObject({
       students: expect.arrayContaining([mate.personId]),
     });
     await Promise.all(streams.map((stream) => stream.cancel()));
@@ -45,7 +46,7 @@ describe('a change made through one process', () => {
     const stream = await there.stream('/api/events');
     await here.delete('/api/session/everywhere');
     expect((await there.get('/api/bench')).status).toBe(401);
-    expect(await nextEvent(stream, 'session', 2000)).toBeDefined();
+    expect(await nextEvent(stream, 'session')).toBeDefined();
   });
 
   it('goes only to whom it concerns', async () => {
@@ -86,7 +87,7 @@ describe('a change made through one process', () => {
       unit: go.body.unitChoices[0],
       hands: null,
     });
-    expect(await nextEvent(staff, 'answers', 2000)).toBeDefined();
+    expect(await nextEvent(staff, 'answers')).toBeDefined();
     expect(await nextEvent(classmate, 'answers', 300)).toBeUndefined();
     await Promise.all([staff.cancel(), classmate.cancel()]);
   });
@@ -143,21 +144,15 @@ it('a line to the database that was cut is taken up again, and open pages come a
     `select pg_terminate_backend(pid) from pg_stat_activity
       where datname = current_database() and pid <> pg_backend_pid() and query ilike 'listen%'`,
   );
-  await vi.waitFor(
-    async () => {
-      const { done } = await stream.read();
-      expect(done).toBe(true);
-    },
-    { timeout: 8000, interval: 10 },
-  );
+  await eventually(async () => {
+    const { done } = await stream.read();
+    expect(done).toBe(true);
+  });
   const again = await student.stream('/api/events');
   const mate = await one.asStudent('Wilfred Sand');
-  await vi.waitFor(
-    async () => {
-      await mate.post(`${path}/entries`, entry({ trial: 9 }));
-      expect(await nextEvent(again, 'logbook', 400)).toBeDefined();
-    },
-    { timeout: 10_000 },
-  );
+  await eventually(async () => {
+    await mate.post(`${path}/entries`, entry({ trial: 9 }));
+    expect(await nextEvent(again, 'logbook', 400)).toBeDefined();
+  });
   await again.cancel();
 });

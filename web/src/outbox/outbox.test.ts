@@ -1,3 +1,4 @@
+import { eventually } from '@green-beam/core/test/eventually';
 import { seeded } from '@green-beam/core';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Locks } from '../../test/locks';
@@ -38,7 +39,7 @@ describe('the outbox', () => {
     const sent: string[] = [];
     const outbox = tab(async ({ id }) => sent.push(id));
     await Promise.all([outbox.add(parcel('a')), outbox.add(parcel('b'))]);
-    await vi.waitFor(() => expect(outbox.parcels).toEqual([]));
+    await eventually(() => expect(outbox.parcels).toEqual([]));
     expect(sent).toEqual(['a', 'b']);
     expect(await parcelsOf('me').all()).toEqual([]);
   });
@@ -69,12 +70,12 @@ describe('the outbox', () => {
     });
     await outbox.add(parcel('a'));
     await outbox.add(parcel('b'));
-    await vi.waitFor(() =>
+    await eventually(() =>
       expect(outbox.parcels).toMatchObject([{ id: 'a', refused: 'A correction says why.' }]),
     );
     refuses = false;
     await outbox.again('a');
-    await vi.waitFor(() => expect(outbox.parcels).toEqual([]));
+    await eventually(() => expect(outbox.parcels).toEqual([]));
   });
 
   it('lets go of a refused parcel only when its writer puts it aside', async () => {
@@ -82,7 +83,7 @@ describe('the outbox', () => {
       throw new ApiProblem('not-valid', 422, 'no');
     });
     await outbox.add(parcel('a'));
-    await vi.waitFor(() => expect(outbox.parcels[0]?.refused).toBe('no'));
+    await eventually(() => expect(outbox.parcels[0]?.refused).toBe('no'));
     await outbox.discard('a');
     expect(await parcelsOf('me').all()).toEqual([]);
   });
@@ -114,8 +115,7 @@ describe('the outbox', () => {
     await outbox.add(parcel('b', { needs: ['a'] }));
     await outbox.add(parcel('c'));
     for (let go = 0; go < 4; go += 1) await outbox.flush();
-    await vi.waitFor(() => expect(sent).toEqual(['c']), 8000);
-    expect(ids(outbox)).toEqual(['a', 'b']);
+    await eventually(() => expect([sent, ids(outbox)]).toEqual([['c'], ['a', 'b']]));
     expect(outbox.parcels[0]).toMatchObject({ stumbles: 3 });
   });
 
@@ -128,9 +128,9 @@ describe('the outbox', () => {
       if (id === 'a') throw new Error('a fault of the page');
     });
     await outbox.add(parcel('a'));
-    await vi.waitFor(async () => expect(await parcelsOf('me').all()).toEqual([]));
+    await eventually(async () => expect(await parcelsOf('me').all()).toEqual([]));
     await outbox.add(parcel('b'));
-    await vi.waitFor(() => expect(sent).toEqual(['a', 'b']));
+    await eventually(() => expect(sent).toEqual(['a', 'b']));
     expect(stumbled).toHaveBeenCalledOnce();
   });
 
@@ -138,7 +138,7 @@ describe('the outbox', () => {
     const locks = new Locks();
     const [one, other] = [tab(async () => ({}), { locks }), tab(async () => ({}), { locks })];
     for (let nth = 0; nth < 60; nth += 1) await one.add(parcel(`p${nth}`));
-    await vi.waitFor(() => expect([one.parcels, other.parcels]).toEqual([[], []]));
+    await eventually(() => expect([one.parcels, other.parcels]).toEqual([[], []]));
   });
 
   it('keeps each person’s parcels apart', async () => {
@@ -162,13 +162,10 @@ describe('the outbox', () => {
     tabs.forEach((own, at) => own.onSent(({ parcel: { id } }) => heard[at]?.push(id)));
     for (let nth = 0; nth < 300; nth += 1)
       await Promise.all(tabs.map((own, at) => own.add(parcel(`${at}-${nth}`))));
-    await vi.waitFor(
-      async () => {
-        await tabs[0]?.flush();
-        expect(await parcelsOf('me').all()).toEqual([]);
-      },
-      { timeout: 15_000, interval: 50 },
-    );
+    await eventually(async () => {
+      await tabs[0]?.flush();
+      expect(await parcelsOf('me').all()).toEqual([]);
+    });
     // One that was answered with a lost connection came again at once, before the next: never twice in another place.
     const order = sent.filter((id, at) => id !== sent[at - 1]);
     expect(new Set(order).size).toBe(600);
@@ -177,8 +174,8 @@ describe('the outbox', () => {
       expect(order.filter((id) => id.startsWith(`${at}-`))).toEqual(
         Array.from({ length: 300 }, (_, nth) => `${at}-${nth}`),
       );
-    await vi.waitFor(() => expect(heard.map((own) => new Set(own).size)).toEqual([600, 600]));
-  }, 30_000);
+    await eventually(() => expect(heard.map((own) => new Set(own).size)).toEqual([600, 600]));
+  });
 });
 
 describe('a browser that keeps nothing', () => {
