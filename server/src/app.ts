@@ -14,6 +14,7 @@ import { answerProblems } from './http/answerProblems';
 import { jsonBody } from './http/body';
 import { deadline } from './http/deadline';
 import { healthRoutes } from './http/health';
+import { metricsRoute } from './http/metrics';
 import { knownHostsOnly, sameOriginOnly } from './http/origin';
 import { Problem } from './http/problem';
 import { routesOn, type RouteLine } from './access/route';
@@ -39,6 +40,8 @@ export interface AppSettings {
   readonly trustedProxies: number;
   /** The names that it answers under; any, where none is given. */
   readonly hosts: readonly string[];
+  /** Who names it is told what is counted; nobody where it is null. */
+  readonly metricsToken: string | null;
 }
 
 /** @returns the app, and the routes of its API. */
@@ -69,6 +72,7 @@ export function createApp(
     }),
   );
   healthRoutes(app, services);
+  metricsRoute(app, services, settings.metricsToken);
   app.use(knownHostsOnly(settings.hosts));
   const api = apiRouter(services, settings);
   app.use('/api', api);
@@ -121,6 +125,7 @@ function apiRouter(services: Services, { sessionSecret, secureCookie }: AppSetti
     response.set(answerHeaders);
     next();
   });
+  api.use(services.metrics.timed);
   api.use(sameOriginOnly(secureCookie));
   api.use(jsonBody);
   api.use(deadline);

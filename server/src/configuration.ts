@@ -25,6 +25,8 @@ export interface Configuration {
   readonly secureCookie: boolean;
   readonly trustedProxies: number;
   readonly logLevel: string;
+  /** Who names it is told what is counted; nobody where it is null. */
+  readonly metricsToken: string | null;
   readonly webFolder: string | null;
   /** Where a balance speaks; null where none is connected. */
   readonly balance: FeedAddress | null;
@@ -47,6 +49,9 @@ export function configurationFrom(environment: NodeJS.ProcessEnv): Configuration
   if (sessionSecret.length < 32) throw new Error('SESSION_SECRET is too short: use at least 32 characters.');
   if (new Set(sessionSecret).size < 8)
     throw new Error('SESSION_SECRET is too easy to guess: make one with “openssl rand -hex 32”.');
+  const metricsToken = environment['METRICS_TOKEN'];
+  if (metricsToken && metricsToken.length < 16)
+    throw new Error('METRICS_TOKEN is too short: use at least 16 characters.');
   const databaseUrl = needed('DATABASE_URL');
   const direct = environment['DIRECT_DATABASE_URL'];
   const web = resolve(import.meta.dirname, '../../web/dist');
@@ -65,6 +70,7 @@ export function configurationFrom(environment: NodeJS.ProcessEnv): Configuration
     secureCookie: environment['SECURE_COOKIE'] === 'true',
     trustedProxies: whole('TRUSTED_PROXIES', 0),
     logLevel: environment['LOG_LEVEL'] ?? 'info',
+    metricsToken: metricsToken || null,
     balance: balanceAt(environment['BALANCE']),
     webFolder: existsSync(resolve(web, 'index.html')) ? web : null,
   };

@@ -9,6 +9,7 @@ import { connect } from './database/models';
 import { loadDemo } from './demo/load';
 import { BalanceFeed, noFeed } from './feed/feed';
 import { sayStopping } from './http/health';
+import { gatherMetrics, Metrics } from './http/metrics';
 import { serverOf } from './http/serverOf';
 import { createKept } from './kept/kept';
 import { createWorkers } from './threads/workers';
@@ -53,10 +54,13 @@ async function serve(configuration: Configuration): Promise<void> {
     limits: createSignInLimits(pool),
     hashes: new Hashes(),
     paces: new Paces(),
+    metrics: new Metrics(),
     log,
     now,
     seed: () => randomInt(2 ** 31),
   };
+  services.metrics.watch(services);
+  services.metrics.watchProcess();
   if (process.env['DEMO'] === 'true') await loadDemo(services);
   const { app } = createApp(services, configuration);
   const server = serverOf(app).listen(configuration.port, configuration.host);
@@ -96,6 +100,7 @@ async function serve(configuration: Configuration): Promise<void> {
 function keepGoing({ processes }: Configuration): void {
   let stopping = false;
   let ready = 0;
+  gatherMetrics();
   const another = () =>
     cluster.fork().on('message', (message) => {
       if (message !== 'ready') return;

@@ -64,6 +64,29 @@ describe('addresses', () => {
   });
 });
 
+describe('what is counted', () => {
+  it('is told to who names the token, and names nobody', async () => {
+    const browser = harness.browser();
+    expect((await browser.get('/metrics')).status).toBe(403);
+    expect((await browser.raw('GET', '/metrics', { authorization: 'Bearer another' })).status).toBe(403);
+    const count = async (): Promise<readonly [number, string]> => {
+      const answer = await fetch(`${harness.address}/metrics`, {
+        headers: { authorization: 'Bearer a token for tests' },
+      });
+      const text = await answer.text();
+      return [Number(/^green_beam_entries_total (\d+)$/m.exec(text)?.[1]), text];
+    };
+    const [before] = await count();
+    await student.post(`${path}/entries`, entry({ trial: 31 }));
+    const [after, text] = await count();
+    expect(after - before).toBe(1);
+    expect(text).toMatch(/^green_beam_request_seconds_count\{method="POST",status="200"\} [1-9]/m);
+    for (const name of ['hashes_waiting', 'jobs_waiting', 'streams', 'database_connections_waiting'])
+      expect(text).toMatch(new RegExp(`^green_beam_${name} \\d`, 'm'));
+    expect(text).not.toContain(student.personId);
+  });
+});
+
 describe('a request', () => {
   it.each([
     ['https for http', (address: string) => address.replace('http:', 'https:')],

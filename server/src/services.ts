@@ -4,6 +4,7 @@ import type { Feed } from './feed/feed';
 import type { Kept } from './kept/kept';
 import type { Publish } from './publish/publish';
 import type { Callers } from './access/callers';
+import type { Metrics } from './http/metrics';
 import type { Paces } from './http/pace';
 import type { Hashes } from './session/hashes';
 import type { SignInLimits } from './session/limits';
@@ -21,6 +22,7 @@ export interface Services {
   readonly paces: Paces;
   /** Threads for work whose length depends on what somebody sent. */
   readonly workers: Workers;
+  readonly metrics: Metrics;
   readonly log: Logger;
   readonly now: () => Date;
   readonly seed: () => number;

@@ -14,6 +14,7 @@ import { noFeed, type Feed } from '../src/feed/feed';
 import type { RouteLine } from '../src/access/route';
 import { createKept } from '../src/kept/kept';
 import { createWorkers } from '../src/threads/workers';
+import { Metrics } from '../src/http/metrics';
 import { serverOf } from '../src/http/serverOf';
 import { createPublish } from '../src/publish/publish';
 import type { Services } from '../src/services';
@@ -109,10 +110,12 @@ export async function startHarness({
     limits: createSignInLimits(pool),
     hashes: new Hashes(),
     paces: new Paces(),
+    metrics: new Metrics(),
     log,
     now,
     seed: () => (drawn += 7919),
   };
+  services.metrics.watch(services);
   if (demo) await loadDemo(services);
   const { app, routes } = createApp(services, {
     sessionSecret: 'a secret for tests only, long enough',
@@ -120,6 +123,7 @@ export async function startHarness({
     secureCookie,
     trustedProxies: 0,
     hosts,
+    metricsToken: 'a token for tests',
   });
   const server = await new Promise<Server>((resolve) => {
     const listening = serverOf(app).listen(0, '127.0.0.1', () => resolve(listening));

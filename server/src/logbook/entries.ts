@@ -68,12 +68,13 @@ export async function addInitials(
   return arrived;
 }
 
-const publishArrived = (
-  { publish }: Services,
+function publishArrived(
+  { publish, metrics }: Services,
   who: Caller,
   { id, investigation, members }: OpenBook,
   arrived: ArrivedEntries,
-): void =>
+): void {
+  metrics.wrote(arrived.entries.length);
   publish.logbook({
     logbookId: id,
     classId: investigation.classId,
@@ -81,6 +82,7 @@ const publishArrived = (
     arrived,
     by: who.sessionId,
   });
+}
 
 const minute = 60_000;
 const oldest = 30 * 24 * 60 * minute;
