@@ -88,7 +88,9 @@ async function check() {
   if (wrong.length > 0)
     throw new Sentence(
       `${newest} does not give back what was saved:\n${wrong
-        .map((table) => `  ${table}: saved ${wanted[table] ?? 'nothing'}; restored ${found[table] ?? 'nothing'}`)
+        .map(
+          (table) => `  ${table}: saved ${wanted[table] ?? 'nothing'}; restored ${found[table] ?? 'nothing'}`,
+        )
         .join('\n')}`,
     );
   console.log(`${newest} is restored: ${Object.keys(found).length} tables, every row as it was saved.`);

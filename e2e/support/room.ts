@@ -33,6 +33,7 @@ export async function makeRoom(
   students: readonly string[],
   investigation?: object,
   address = baseUrl(),
+  teacher = 'Ms Marrow',
 ): Promise<Room> {
   let cookie = '';
   let person = '';
@@ -51,7 +52,7 @@ export async function makeRoom(
     return (await answer.json()) as T;
   };
   const { who } = await asTeacher<SessionAnswer>('POST', '/api/session/teacher', {
-    name: 'Ms Marrow',
+    name: teacher,
     password: 'level beam 9',
   });
   person = who?.id ?? '';

@@ -13,6 +13,7 @@ export async function startBalance(): Promise<{ readonly address: string; stop()
 
 export interface Cluster {
   urlFor(database: string): string;
+  administratorUrl(): string;
   /** All of its processes as they are now. */
   pids(): number[];
   stop(): Promise<void>;
