@@ -1,16 +1,17 @@
 import { screens, type EntriesAnswer, type LogbooksAnswer } from '@green-beam/contract';
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { Writable } from 'node:stream';
 import pg from 'pg';
 import { pino } from 'pino';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { entry } from '../test/entry';
-import { freshDatabase, startHarness, type Browser, type Harness } from '../test/harness';
+import { asAdministrator, freshDatabase, startHarness, type Browser, type Harness } from '../test/harness';
+import { postgresProgram } from '../test/olderStates';
 import { migrate, migrationNames } from './database/migrate';
 import { answerProblems, withoutTexts } from './http/answerProblems';
 
@@ -232,6 +233,38 @@ describe('migrations', () => {
 });
 
 describe('a backup', () => {
+  it('that does not give back what was saved is told of, by the table', async () => {
+    const bin = join(await postgresProgram('psql'), '..');
+    const backups = mkdtempSync(join(tmpdir(), 'green-beam-backups-'));
+    await asAdministrator('create database green_beam_check owner green_beam');
+    const scratch = harness.url.replace(/[^/]*$/, 'green_beam_check');
+    const does = (what: string, database = scratch) =>
+      spawnSync(process.execPath, [resolve(import.meta.dirname, '../../scripts/backup.mjs'), what], {
+        encoding: 'utf8',
+        env: {
+          PATH: `${bin}:${process.env['PATH']}`,
+          DATABASE_URL: harness.url,
+          SCRATCH_DATABASE_URL: database,
+          BACKUPS: backups,
+        },
+      });
+    expect(does('check').stderr).toContain('There is no backup');
+    expect(does('make').status).toBe(0);
+    expect(does('check')).toMatchObject({ status: 0 });
+    expect(does('check', harness.url).stderr).toContain('“_check”');
+    const beside = join(
+      backups,
+      readdirSync(backups).find((file) => file.endsWith('.json'))!,
+    );
+    const saved = JSON.parse(readFileSync(beside, 'utf8')) as Record<string, string>;
+    writeFileSync(beside, JSON.stringify({ ...saved, logbook_entries: '7 rows, checksum 1' }));
+    const found = does('check');
+    expect(found.status).toBe(1);
+    expect(found.stderr).toContain('logbook_entries: saved 7 rows, checksum 1; restored');
+    expect(found.stderr).not.toContain('people');
+    rmSync(backups, { recursive: true });
+  });
+
   it('is restored with the same rows, and what is only added stays so', async () => {
     const { programs } = (await import('../../scripts/postgres.mjs' as string)) as { programs(): string };
     const folder = mkdtempSync(join(tmpdir(), 'green-beam-dump-'));
