@@ -72,7 +72,7 @@ export function createApp(
     }),
   );
   healthRoutes(app, services);
-  metricsRoute(app, services, settings.metricsToken);
+  metricsRoute(app, services.metrics, settings.metricsToken);
   app.use(knownHostsOnly(settings.hosts));
   const api = apiRouter(services, settings);
   app.use('/api', api);

@@ -1,7 +1,8 @@
 import { seeded } from '@green-beam/core';
 import { Agent } from 'node:http';
-import { Stage } from './fuzzStage';
+import { Stage, type Made } from './fuzzStage';
 import type { Harness } from './harness';
+import { Holds } from './slowOnes';
 
 export interface Told {
   readonly requests: number;
@@ -13,9 +14,13 @@ export interface Told {
   /** The longest answer, in milliseconds. */
   readonly longestMs: number;
   readonly slow: readonly string[];
+  /** The longest that nothing else was answered, in milliseconds, and what held it for too long when it was sent alone. */
+  readonly longestHoldMs: number;
+  readonly held: readonly string[];
 }
 
 const slowMs = 2_000;
+const heldMs = 200;
 const atOnce = 8;
 
 /** Sends seeded requests over all routes, as nobody, a student, an assistant and a teacher, most of them spoilt somewhere. */
@@ -24,6 +29,10 @@ export async function fuzz(harness: Harness, seed: number, count: number): Promi
   const stage = await Stage.set(harness);
   const statuses: Record<string, number> = {};
   const [faults, resets, slow]: [string[], string[], string[]] = [[], [], []];
+  const holds = new Holds();
+  const suspects = new Map<string, Made>();
+  const inFlight = new Map<Made, string>();
+  let longestHoldMs = 0;
   let longestMs = 0;
   let left = count;
   const agent = new Agent({ keepAlive: true, maxSockets: atOnce });
@@ -33,6 +42,7 @@ export async function fuzz(harness: Harness, seed: number, count: number): Promi
       const made = stage.request(random);
       const line = `${made.role} ${made.method} ${made.path.slice(0, 200)} ${made.body?.slice(0, 300) ?? ''}`;
       const began = performance.now();
+      inFlight.set(made, line);
       try {
         const { status, cookie } = await stage.send(made, agent);
         statuses[status] = (statuses[status] ?? 0) + 1;
@@ -42,11 +52,29 @@ export async function fuzz(harness: Harness, seed: number, count: number): Promi
         resets.push(`${String(error)} ${line}`);
       }
       const took = performance.now() - began;
+      const hold = holds.take();
+      if (hold > heldMs) for (const [other, text] of inFlight) suspects.set(text, other);
+      else longestHoldMs = Math.max(longestHoldMs, hold);
+      inFlight.delete(made);
       longestMs = Math.max(longestMs, took);
       if (took > slowMs) slow.push(`${Math.round(took)} ms ${line}`);
     }
   };
   await Promise.all(Array.from({ length: atOnce }, worker));
+  // Whoever was there while everybody waited is sent again, alone: a pause of the machine is nobody's.
+  const held: string[] = [];
+  for (const [line, made] of suspects) {
+    const alone: number[] = [];
+    for (let again = 0; again < 3; again += 1) {
+      holds.take();
+      await stage.send(made, agent).catch(() => undefined);
+      alone.push(holds.take());
+    }
+    const hold = Math.min(...alone);
+    longestHoldMs = Math.max(longestHoldMs, hold);
+    if (hold > heldMs) held.push(`${Math.round(hold)} ms ${line}`);
+  }
+  holds.end();
   agent.destroy();
-  return { requests: count, statuses, faults, resets, longestMs, slow };
+  return { requests: count, statuses, faults, resets, longestMs, slow, longestHoldMs, held };
 }

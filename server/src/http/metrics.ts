@@ -3,7 +3,15 @@ import { createHash, timingSafeEqual } from 'node:crypto';
 import type { Express, RequestHandler } from 'express';
 import { AggregatorRegistry, collectDefaultMetrics, Counter, Gauge, Histogram, Registry } from 'prom-client';
 import { Problem } from './problem';
-import type { Services } from '../services';
+import type { Database } from '../database/models';
+
+/** Where something may have to wait. */
+interface Watched {
+  readonly hashes: { readonly waiting: number };
+  readonly workers: { readonly waiting: number };
+  readonly publish: { readonly streams: { readonly count: number } };
+  readonly database: Database;
+}
 
 /** What is counted while the app runs: of requests, entries, queues and streams; never of whom. */
 export class Metrics {
@@ -33,7 +41,7 @@ export class Metrics {
   };
 
   /** Looks, when asked, how many wait for what. */
-  watch({ hashes, workers, publish, database }: Services): void {
+  watch({ hashes, workers, publish, database }: Watched): void {
     const pool = () =>
       (
         database.sequelize.connectionManager as unknown as {
@@ -68,7 +76,7 @@ export class Metrics {
 }
 
 /** `/metrics` in the text form of Prometheus, for who names the token; not there where none is set. */
-export function metricsRoute(app: Express, { metrics }: Services, token: string | null): void {
+export function metricsRoute(app: Express, metrics: Metrics, token: string | null): void {
   if (!token) return;
   app.get('/metrics', async (request, response) => {
     if (!same(request.get('authorization') ?? '', `Bearer ${token}`)) throw new Problem('not-allowed');
