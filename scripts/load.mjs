@@ -59,6 +59,7 @@ await main(async () => {
       seconds: { type: 'string', default: '60' },
       pooler: { type: 'boolean', default: false },
       processes: { type: 'string', default: '1' },
+      hostile: { type: 'boolean', default: false },
     },
   });
   checkNode();
@@ -70,6 +71,7 @@ await main(async () => {
   const cluster = await startCluster(join(folder, 'cluster'));
   const rows = [];
   try {
+    if (values.hostile) return await underFire(cluster.urlFor('load_hostile'), values);
     for (const stage of stages) {
       const direct = cluster.urlFor(`load_${stage.students}`);
       const bouncer = values.pooler ? await pooler(direct) : null;
@@ -96,7 +98,68 @@ await main(async () => {
   }
 });
 
-async function run(stage, direct, pooled, { seconds, processes }) {
+/** The same school, and in every second minute some who mean ill. */
+async function underFire(direct, values) {
+  const told = await run({ ...stages[0], aside: 5 }, direct, null, {
+    ...values,
+    seconds: Number(values.seconds) * 4,
+    phases: 4,
+    between: attack,
+  });
+  console.log(told);
+  const [quiet, fire] = [0, 1].map((first) => (told.phaseP99Ms[first] + told.phaseP99Ms[first + 2]) / 2);
+  const ratio = fire / quiet;
+  const text = hostilePage({ ...told, ...values, ratio });
+  writeFileSync(join(home, 'docs', 'load-hostile.md'), text);
+  console.log(text);
+  const { refusedSignIns, signIns } = told.attacked;
+  if (ratio > 3) throw new Sentence(`p99 is ${ratio.toFixed(1)} times as long under fire; 3 is asked.`);
+  if (told.errors > 0 || refusedSignIns > 0 || signIns === 0)
+    throw new Sentence(
+      `Honest requests refused: ${told.errors}; honest sign-ins: ${refusedSignIns} of ${signIns}.`,
+    );
+}
+
+const hostilePage = ({ students, boards, seconds, phaseP99Ms, ratio, errors, writesPerSecond, attacked }) =>
+  `# A school under fire
+
+Written by \`npm run load -- --hostile\`: ${students} students and ${boards} boards as in load.md, four times ${seconds} seconds on ${cpus().length} cores. In the second and
+the fourth part four students send the longest formulas that are allowed as fast as they are answered, sixty browsers guess
+passphrases of names that are there and that are not, and one student pastes 2 400 cells again and again.
+
+| | quiet | under fire | quiet | under fire |
+|---|---:|---:|---:|---:|
+| a write, p99, ms | ${phaseP99Ms.map((value) => value.toFixed(1)).join(' | ')} |
+
+| | |
+|---|---:|
+| **p99 under fire to quiet** | **${ratio.toFixed(1)}** (at most 3) |
+| honest writes a second | ${writesPerSecond.toFixed(0)} |
+| honest requests that failed | ${errors} |
+| honest sign-ins under fire, answered | ${attacked.signIns - attacked.refusedSignIns} of ${attacked.signIns} |
+| the longest of them, ms | ${Math.round(attacked.longestSignInMs)} |
+| formulas sent, and refused | ${attacked.formulas}, ${attacked.refusedFormulas} |
+| blocks pasted, and refused | ${attacked.blocks}, ${attacked.refusedBlocks} |
+| guesses sent | ${attacked.guesses} |
+`;
+
+/** Those who mean ill, in a process of their own: at work in every second part. */
+async function attack(address, people, partMs) {
+  const attackers = fork(join(home, 'scripts/loadHostile.mjs'), { cwd: home });
+  attackers.send({ address, people });
+  for (let part = 1; part < 4; part += 1) {
+    await new Promise((resolve) => setTimeout(resolve, partMs));
+    attackers.send({ fire: part % 2 === 1 });
+  }
+  await new Promise((resolve) => setTimeout(resolve, partMs - 1_000));
+  const counted = once(attackers, 'message');
+  attackers.send({ end: true });
+  const [told] = await counted;
+  attackers.kill('SIGKILL');
+  return told;
+}
+
+async function run(stage, direct, pooled, { seconds, processes, phases = 1, between }) {
   const port = await freePort();
   const secret = 'a secret for the load only, long enough';
   const server = fork(join(home, 'server/dist/main.js'), {
@@ -124,24 +187,28 @@ async function run(stage, direct, pooled, { seconds, processes }) {
     return (await Promise.race([answered, failed]))[0];
   };
   try {
-    await ask({ prepare: { ...stage, direct, secret, address: `http://127.0.0.1:${port}` } });
+    const address = `http://127.0.0.1:${port}`;
+    const { aside } = await ask({ prepare: { ...stage, direct, secret, address } });
     await ask({ idle: 1500 });
     const beforeIdle = cpuOf(server.pid);
     const { idleMs } = await ask({ idle: 1000 });
     const entryMs = cpuOf(server.pid) - beforeIdle;
     let serverCpu = 0;
+    let attacked = null;
     const ended = new Promise((resolve) => {
       // It says when it begins to count, when it ends, and what came of it.
       generator.on('message', (said) => {
+        if (said.counts) attacked = between?.(address, aside, (Number(seconds) * 1000) / phases);
         if ('counts' in said) serverCpu = cpuOf(server.pid) - (said.counts ? 0 : serverCpu);
         else resolve(said);
       });
-      generator.send({ load: { seconds: Number(seconds) } });
+      generator.send({ load: { seconds: Number(seconds), phases } });
     });
     const told = await Promise.race([ended, failed]);
     return {
       ...stage,
       ...told,
+      attacked: await attacked,
       idleMs,
       entryMs,
       ratio: told.p99Ms / idleMs,

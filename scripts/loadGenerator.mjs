@@ -21,10 +21,12 @@ process.on('message', async (message) => {
   }
 });
 
-async function prepare({ boards, address, ...school }) {
-  const { people, classes } = await makeSchool(school);
+/** @param aside so many of the students write nothing here: they are handed over */
+async function prepare({ boards, address, aside = 0, ...school }) {
+  const { people: all, classes } = await makeSchool(school);
+  const people = all.slice(0, all.length - aside);
   Object.assign(state, { client: new LoadClient(address), people, classes: classes.slice(0, boards) });
-  return { people: people.length };
+  return { people: people.length, aside: all.slice(people.length) };
 }
 
 /** One entry after another on a server that has nothing else to do: the median, in milliseconds. */
@@ -35,7 +37,8 @@ async function idle(count) {
   return quantile(times, 0.5);
 }
 
-async function load({ seconds }) {
+/** @param phases into how many parts of equal length the time is cut; the slowest hundredth is told of each */
+async function load({ seconds, phases = 1 }) {
   const streams = [];
   for (const person of state.people) streams.push(await state.client.open(person, () => undefined));
   const [boardTimes, clocks] = [[], []];
@@ -81,7 +84,7 @@ async function load({ seconds }) {
       while (performance.now() < until) {
         person.entries = !person.entries;
         const took = person.entries ? await entry(person) : await reading(person);
-        if (began > 0) times.push(took.ms);
+        if (began > 0) times.push({ ms: took.ms, at: performance.now() - took.ms - began });
         if (performance.now() < until)
           await pause(betweenMs[0] + Math.random() * (betweenMs[1] - betweenMs[0]));
       }
@@ -91,7 +94,15 @@ async function load({ seconds }) {
   const tookSeconds = (performance.now() - began) / 1000;
   const used = process.cpuUsage(cpu);
   process.send({ counts: false });
-  const [held, told] = [{ ...state.client.counts }, [...times]];
+  const held = { ...state.client.counts };
+  const told = times.map(({ ms }) => ms);
+  const phaseMs = (seconds * 1000) / phases;
+  const phaseP99Ms = Array.from({ length: phases }, (_, nth) =>
+    quantile(
+      times.filter(({ at }) => Math.floor(at / phaseMs) === nth).map(({ ms }) => ms),
+      0.99,
+    ),
+  );
   await work;
   clocks.forEach(clearInterval);
   for (const open of streams) open.destroy();
@@ -106,6 +117,7 @@ async function load({ seconds }) {
     eventsPerSecond: events / tookSeconds,
     p50Ms: quantile(told, 0.5),
     p99Ms: quantile(told, 0.99),
+    phaseP99Ms,
     boardMs: quantile(boardTimes, 0.5),
     generatorShare: (used.user + used.system) / 1e6 / tookSeconds,
   };
