@@ -6,6 +6,8 @@ import { join } from 'node:path';
 import { build, checkNode, dataFolder, home, nodePackages } from './machine.mjs';
 import { freePort, startCluster } from './postgres.mjs';
 import { main, Sentence } from './run.mjs';
+import pg from 'pg';
+import { Besides } from './soakBesides.mjs';
 import { killStarts } from './soakStarts.mjs';
 
 /**
@@ -78,18 +80,14 @@ class Stack {
   }
 }
 
-/** One student's browser, as far as the server can tell. */
+/** One browser, as far as the server can tell. */
 class Reader {
   #cookie;
   #person = '';
 
-  static async signIn() {
+  static async signIn(as, words) {
     const reader = new Reader();
-    const answer = await reader.send('/api/session/student', {
-      classCode: 'TERN9',
-      name: 'Verity Moss',
-      passphrase: 'verity lantern quay',
-    });
+    const answer = await reader.send(`/api/session/${as}`, words);
     if (!answer.ok) throw new Sentence(`The sign-in was answered with ${answer.status}.`);
     reader.#cookie = answer.headers
       .getSetCookie()
@@ -113,10 +111,12 @@ class Reader {
     });
   }
 
+  fetch(path) {
+    return fetch(address + path, { headers: { cookie: this.#cookie, 'x-person': this.#person } });
+  }
+
   async get(path) {
-    return (
-      await fetch(address + path, { headers: { cookie: this.#cookie, 'x-person': this.#person } })
-    ).json();
+    return (await this.fetch(path)).json();
   }
 
   async openLogbook() {
@@ -160,7 +160,19 @@ async function untilAcknowledged(reader, logbook, sent, at) {
   }
 }
 
-function tell(sent, entries, starts) {
+/** Students and benches whose class is gone. */
+async function leftOfDeleted(url) {
+  const client = new pg.Client({ connectionString: url });
+  await client.connect();
+  const { rows } = await client.query(
+    `select count(*)::int as left from people where name in ('Ivo Lark', 'Una Teal', 'Pia Knot')
+        and id not in (select person_id from class_students)`,
+  );
+  await client.end();
+  return rows[0].left;
+}
+
+function tell(sent, entries, starts, { deleted, saved, left }) {
   const times = new Map();
   for (const { id, text } of entries) if (sent.has(id)) times.set(id, [...(times.get(id) ?? []), text]);
   const lost = [...sent.keys()].filter((id) => !times.has(id)).length;
@@ -174,6 +186,9 @@ function tell(sent, entries, starts) {
     ['acknowledged entries lost', lost],
     ['entries doubled', doubled],
     ['entries changed', changed],
+    ['classes made and deleted for good meanwhile', deleted],
+    ['students left of them', left],
+    ['times that the class was saved whole meanwhile', saved],
     ['first starts killed at a random instant', starts.first],
     ['upgrades killed at a random instant', starts.upgrade],
     ['of them, starts that worked afterwards', starts.started],
@@ -186,6 +201,8 @@ function tell(sent, entries, starts) {
   );
   console.log(table);
   if (lost + doubled + changed > 0) throw new Sentence('An acknowledged entry was lost, doubled or changed.');
+  if (left > 0 || deleted === 0 || saved === 0)
+    throw new Sentence('A class was not deleted or saved as it should be.');
   if (starts.started < killedStarts || starts.changed > 0)
     throw new Sentence('A killed start left a database that could not be gone on with.');
 }
@@ -202,7 +219,13 @@ await main(async () => {
   try {
     const starts = await killStarts(stack.cluster, killedStarts);
     console.log(starts);
-    const reader = await Reader.signIn();
+    const reader = await Reader.signIn('student', {
+      classCode: 'TERN9',
+      name: 'Verity Moss',
+      passphrase: 'verity lantern quay',
+    });
+    const teacher = await Reader.signIn('teacher', { name: 'Ms Marrow', password: 'level beam 9' });
+    const besides = new Besides(teacher);
     const logbook = await reader.openLogbook();
     const sent = new Map();
     const stream = flow(reader, logbook, sent);
@@ -213,8 +236,10 @@ await main(async () => {
       console.log(`${second} s: ${what} killed and started again`);
     }
     await stream;
+    const counts = await besides.stop();
     const { entries } = await reader.get(`/api/logbooks/${logbook}`);
-    tell(sent, entries, starts);
+    const left = await leftOfDeleted(stack.cluster.urlFor('green_beam'));
+    tell(sent, entries, starts, { ...counts, left });
   } finally {
     await stack.stop();
     rmSync(folder, { recursive: true, force: true });
