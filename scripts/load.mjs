@@ -53,6 +53,29 @@ ${[
 `;
 };
 
+const hostilePage = ({ students, boards, seconds, phaseP99Ms, ratio, errors, writesPerSecond, attacked }) =>
+  `# A school under fire
+
+Written by \`npm run load -- --hostile\`: ${students} students and ${boards} boards as in load.md, four times ${seconds} seconds on ${cpus().length} cores. In the second and
+the fourth part four students send the longest formulas that are allowed as fast as they are answered, sixty browsers guess
+passphrases of names that are there and that are not, and one student pastes 2 400 cells again and again.
+
+| | quiet | under fire | quiet | under fire |
+|---|---:|---:|---:|---:|
+| a write, p99, ms | ${phaseP99Ms.map((value) => value.toFixed(1)).join(' | ')} |
+
+| | |
+|---|---:|
+| **p99 under fire to quiet** | **${ratio.toFixed(1)}** (at most 3) |
+| honest writes a second | ${writesPerSecond.toFixed(0)} |
+| honest requests that failed | ${errors} |
+| honest sign-ins under fire, answered | ${attacked.signIns - attacked.refusedSignIns} of ${attacked.signIns} |
+| the longest of them, ms | ${Math.round(attacked.longestSignInMs)} |
+| formulas sent, and refused | ${attacked.formulas}, ${attacked.refusedFormulas} |
+| blocks pasted, and refused | ${attacked.blocks}, ${attacked.refusedBlocks} |
+| guesses sent | ${attacked.guesses} |
+`;
+
 await main(async () => {
   const { values } = parseArgs({
     options: {
@@ -119,29 +142,6 @@ async function underFire(direct, values) {
       `Honest requests refused: ${told.errors}; honest sign-ins: ${refusedSignIns} of ${signIns}.`,
     );
 }
-
-const hostilePage = ({ students, boards, seconds, phaseP99Ms, ratio, errors, writesPerSecond, attacked }) =>
-  `# A school under fire
-
-Written by \`npm run load -- --hostile\`: ${students} students and ${boards} boards as in load.md, four times ${seconds} seconds on ${cpus().length} cores. In the second and
-the fourth part four students send the longest formulas that are allowed as fast as they are answered, sixty browsers guess
-passphrases of names that are there and that are not, and one student pastes 2 400 cells again and again.
-
-| | quiet | under fire | quiet | under fire |
-|---|---:|---:|---:|---:|
-| a write, p99, ms | ${phaseP99Ms.map((value) => value.toFixed(1)).join(' | ')} |
-
-| | |
-|---|---:|
-| **p99 under fire to quiet** | **${ratio.toFixed(1)}** (at most 3) |
-| honest writes a second | ${writesPerSecond.toFixed(0)} |
-| honest requests that failed | ${errors} |
-| honest sign-ins under fire, answered | ${attacked.signIns - attacked.refusedSignIns} of ${attacked.signIns} |
-| the longest of them, ms | ${Math.round(attacked.longestSignInMs)} |
-| formulas sent, and refused | ${attacked.formulas}, ${attacked.refusedFormulas} |
-| blocks pasted, and refused | ${attacked.blocks}, ${attacked.refusedBlocks} |
-| guesses sent | ${attacked.guesses} |
-`;
 
 /** Those who mean ill, in a process of their own: at work in every second part. */
 async function attack(address, people, partMs) {

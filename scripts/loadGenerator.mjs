@@ -84,7 +84,7 @@ async function load({ seconds, phases = 1 }) {
       while (performance.now() < until) {
         person.entries = !person.entries;
         const took = person.entries ? await entry(person) : await reading(person);
-        if (began > 0) times.push({ ms: took.ms, at: performance.now() - took.ms - began });
+        if (began > 0 && took.ms >= 0) times.push({ ms: took.ms, at: performance.now() - took.ms - began });
         if (performance.now() < until)
           await pause(betweenMs[0] + Math.random() * (betweenMs[1] - betweenMs[0]));
       }
@@ -146,6 +146,8 @@ async function reading(person) {
       kind: ['graduated-cylinder', 'burette', 'vernier-caliper', 'ruler'][Math.floor(Math.random() * 4)],
       mode: 'read',
     });
+    // It was refused: counted already, and tried again the next time.
+    if (!body) return { ms: NaN, body };
     person.setting = body;
     person.tries = 0;
   }

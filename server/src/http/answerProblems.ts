@@ -14,6 +14,8 @@ import { Problem } from './problem';
 export const answerProblems =
   (log: Logger): ErrorRequestHandler =>
   (error, request, response, next) => {
+    // Whoever waited too long was told so already.
+    if (response.writableEnded) return;
     if (response.headersSent) return next(error);
     const problem = asProblem(error);
     const requestId = String(request.id);

@@ -42,4 +42,9 @@ export const paces = {
     inMs: 5 * minute,
     says: 'You have kept 40 readings of the balance in five minutes. Write down the ones that you need, then go on.',
   },
+  blocks: {
+    most: 8,
+    inMs: 5 * minute,
+    says: 'You have pasted eight large tables in five minutes. What you pasted is kept, and sent when it is time.',
+  },
 } as const satisfies Readonly<Record<string, Pace>>;

@@ -9,6 +9,7 @@ import {
   type NewEntry,
 } from '@green-beam/contract';
 import type { Request, Router } from 'express';
+import { paces } from '../http/pace';
 import { Problem } from '../http/problem';
 import { inTurn } from '../inTurn';
 import { route, validated, type Named } from '../access/route';
@@ -67,8 +68,11 @@ export function logbookRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns: writes,
     body: blockOutline,
-    run: async ({ who, owned, body }) =>
-      addEntries(services, who, owned, await looked(body.entries), body.id),
+    run: async ({ who, owned, body }) => {
+      if (body.entries.length > largeBlock)
+        services.paces.count('block', who.id, services.now().getTime(), paces.blocks);
+      return addEntries(services, who, owned, await looked(body.entries), body.id);
+    },
   });
   route(router, endpoints.keepPhoto, {
     allow: 'signed-in',
@@ -85,6 +89,8 @@ export function logbookRoutes(router: Router, services: Services): void {
   investigationRoutes(router, services);
 }
 
+/** Of pasted tables that are larger, one sends only so many. */
+const largeBlock = 400;
 const sliceLength = 100;
 
 /** Looks at many entries some at a time, so that others are answered in between. @throws Problem */

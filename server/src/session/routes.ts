@@ -6,6 +6,7 @@ import {
   type SessionAnswer,
 } from '@green-beam/contract';
 import type { Request, Response, Router } from 'express';
+import { Problem } from '../http/problem';
 import type { Services } from '../services';
 import { randomBytes } from 'node:crypto';
 import { route } from '../access/route';
@@ -14,6 +15,11 @@ import { sessionLimits, whoOf, type Caller } from '../access/caller';
 import { changePassword, endSessions, signInStudent, signInTeacher } from './service';
 import { DeviceMarks } from './device';
 import { hashOf } from './store';
+
+/** Whoever was told meanwhile to try again is not signed in behind their back. @throws Problem */
+function stillWaits(response: Response): void {
+  if (response.headersSent) throw new Problem('sign-in-busy');
+}
 
 /** The names of the cookies. Behind HTTPS a browser takes them from no other host and no other path. */
 export const cookieNames = (secure: boolean) => {
@@ -79,6 +85,7 @@ export function sessionRoutes(
     body: teacherSignIn,
     run: async ({ request, response, body }) => {
       const person = await signInTeacher(services, devices.of(request), body);
+      stillWaits(response);
       giveWord(response, body.ownDevice === true);
       return enter(services, request, person, body.ownDevice === true);
     },
@@ -88,6 +95,7 @@ export function sessionRoutes(
     body: studentSignIn,
     run: async ({ request, response, body }) => {
       const person = await signInStudent(services, devices.of(request), body);
+      stillWaits(response);
       giveWord(response, body.ownDevice === true);
       return enter(services, request, person, body.ownDevice === true);
     },
