@@ -63,7 +63,8 @@ class Laptop {
   }
 
   async close(): Promise<void> {
-    await this.#context?.close();
+    // One that was ended at once is closed already.
+    await this.#context?.close().catch(() => undefined);
     this.#context = undefined;
   }
 }
