@@ -1,9 +1,9 @@
 import { personHeader, type LogbooksAnswer, type SessionAnswer } from '@green-beam/contract';
 import { expect, test } from '@playwright/test';
-import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
+import { entry } from '../../server/test/entry';
 import { home, Machine } from '../support/machine';
 import { makeRoom, type Room } from '../support/room';
 
@@ -42,15 +42,7 @@ async function writes({ ask }: Awaited<ReturnType<typeof student>>): Promise<voi
     `/api/investigations/${pin?.investigationId}/logbook`,
     {},
   );
-  await ask('POST', `/api/logbooks/${logbookId}/entries`, {
-    id: randomUUID(),
-    trial: 1,
-    column: 'mass',
-    text: '214.6',
-    replaces: null,
-    reason: null,
-    writtenAt: new Date().toISOString(),
-  });
+  await ask('POST', `/api/logbooks/${logbookId}/entries`, entry());
 }
 
 test('what docs/operations.md says, an ordinary account of the database does: installs, runs, saves, restores, upgrades, deletes', async () => {

@@ -88,6 +88,24 @@ describe('what is counted', () => {
   });
 });
 
+describe('tables that are pasted', () => {
+  it('are taken at a pace where they are large; the next is told when to come again', async () => {
+    const pasting = await harness.asStudent('Delphi Marsh');
+    const { body } = await pasting.get<LogbooksAnswer>('/api/logbooks');
+    const own = `/api/logbooks/${body.logbooks.find(({ logbookId }) => logbookId)!.logbookId}/blocks`;
+    const block = (cells: number) => ({
+      id: randomUUID(),
+      entries: Array.from({ length: cells }, (_, at) => entry({ trial: (at % 200) + 1 })),
+    });
+    for (let nth = 0; nth < 8; nth += 1) expect((await pasting.post(own, block(401))).status).toBe(200);
+    const refused = await pasting.post(own, block(401));
+    expect([refused.status, Number(refused.headers.get('retry-after')) > 0]).toEqual([429, true]);
+    // A small one is taken all the same, and so is another student's.
+    expect((await pasting.post(own, block(3))).status).toBe(200);
+    expect((await student.post(`${path}/blocks`, block(401))).status).toBe(200);
+  });
+});
+
 describe('a request', () => {
   it.each([
     ['https for http', (address: string) => address.replace('http:', 'https:')],
