@@ -50,3 +50,24 @@ it('refuses those that come when the queue is full, and never those who were her
   expect(await known).toBe('known');
   expect(await Promise.all(waiting)).toHaveLength(151);
 });
+
+it('does not work for those who have gone meanwhile', async () => {
+  const { hashes, begun, ask, next } = stage();
+  const first = ask('first', 'a');
+  let there = true;
+  const left = expect(
+    hashes.run(
+      'b',
+      false,
+      () => Promise.resolve(begun.push('left')),
+      () => !there,
+    ),
+  ).rejects.toMatchObject({ code: 'sign-in-busy' });
+  const last = ask('last', 'c');
+  there = false;
+  await next();
+  await left;
+  await next();
+  expect(await Promise.all([first, last])).toEqual(['first', 'last']);
+  expect(begun).toEqual(['first', 'last']);
+});

@@ -7,6 +7,8 @@ interface Waiting {
   readonly begin: () => void;
 }
 
+const never = () => false;
+
 /**
  * Hashing a password is made to cost. A few are worked at once, so that whoever writes is not held up by whoever guesses; the others
  * wait in a fair queue: first those whose account was entered from their device before, then one of each device in turn.
@@ -26,8 +28,13 @@ export class Hashes {
     return lengthOf(this.#known) + lengthOf(this.#unknown);
   }
 
-  /** @param device whose turn it is. @param known true where the account was entered from it before. @throws Problem */
-  async run<T>(device: string, known: boolean, work: () => Promise<T>): Promise<T> {
+  /**
+   * @param device whose turn it is
+   * @param known true where the account was entered from it before
+   * @param gone when its turn comes, whether whoever asked has gone: then it is not worked
+   * @throws Problem
+   */
+  async run<T>(device: string, known: boolean, work: () => Promise<T>, gone = never): Promise<T> {
     if (this.#atWork >= this.#atOnce) {
       const lanes = known ? this.#known : this.#unknown;
       if (lengthOf(lanes) >= mostWaiting)
@@ -39,6 +46,7 @@ export class Hashes {
       });
     } else this.#atWork += 1;
     try {
+      if (gone()) throw new Problem('sign-in-busy');
       return await work();
     } finally {
       const next = takeFirst(this.#known) ?? takeFirst(this.#unknown);

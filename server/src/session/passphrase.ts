@@ -1,6 +1,7 @@
 import { sameName } from '@green-beam/core';
-import { hash, verify } from '@node-rs/argon2';
 import { randomInt } from 'node:crypto';
+import { Piscina } from 'piscina';
+import { workerFile } from '../threads/workers';
 
 /** Short plain words that are hard to mishear and hard to misspell: 123 of them, so four make 27 bits. */
 const words = (
@@ -27,12 +28,21 @@ export const plainPassphrase = (text: string): string =>
 /** How a name is compared at sign-in. */
 export const nameKey = sameName;
 
-export const hashSecret = (secret: string): Promise<string> => hash(secret);
+/** One thread that does nothing but this, for as long as there is something to do. */
+const thread = new Piscina({
+  filename: workerFile(),
+  name: 'hashing',
+  minThreads: 0,
+  maxThreads: 1,
+  idleTimeout: 60_000,
+});
+
+export const hashSecret = async (secret: string): Promise<string> => String(await thread.run({ secret }));
 
 /** Verifies against a hash; without one it spends the same time and says no. */
 export async function verifySecret(secretHash: string | undefined, secret: string): Promise<boolean> {
-  const matches = await verify(secretHash ?? (await standIn), secret);
+  standIn ??= hashSecret('nobody signs in with this');
+  const matches = Boolean(await thread.run({ secret, against: secretHash ?? (await standIn) }));
   return secretHash !== undefined && matches;
 }
-
-const standIn = hash('nobody signs in with this');
+let standIn: Promise<string> | undefined;

@@ -16,9 +16,12 @@ import { changePassword, endSessions, signInStudent, signInTeacher } from './ser
 import { DeviceMarks } from './device';
 import { hashOf } from './store';
 
-/** Whoever was told meanwhile to try again is not signed in behind their back. @throws Problem */
+/** Whether whoever asked was told meanwhile to try again, or has closed the page. */
+const goneFrom = (response: Response) => () => response.headersSent || response.destroyed;
+
+/** Nobody is signed in behind their back. @throws Problem */
 function stillWaits(response: Response): void {
-  if (response.headersSent) throw new Problem('sign-in-busy');
+  if (goneFrom(response)()) throw new Problem('sign-in-busy');
 }
 
 /** The names of the cookies. Behind HTTPS a browser takes them from no other host and no other path. */
@@ -84,7 +87,7 @@ export function sessionRoutes(
     allow: 'anyone',
     body: teacherSignIn,
     run: async ({ request, response, body }) => {
-      const person = await signInTeacher(services, devices.of(request), body);
+      const person = await signInTeacher(services, devices.of(request), body, goneFrom(response));
       stillWaits(response);
       giveWord(response, body.ownDevice === true);
       return enter(services, request, person, body.ownDevice === true);
@@ -94,7 +97,7 @@ export function sessionRoutes(
     allow: 'anyone',
     body: studentSignIn,
     run: async ({ request, response, body }) => {
-      const person = await signInStudent(services, devices.of(request), body);
+      const person = await signInStudent(services, devices.of(request), body, goneFrom(response));
       stillWaits(response);
       giveWord(response, body.ownDevice === true);
       return enter(services, request, person, body.ownDevice === true);

@@ -7,11 +7,12 @@ import type { Caller } from '../access/caller';
 import { refuseWeak } from './goodPassword';
 import { hashSecret, nameKey, plainPassphrase, verifySecret } from './passphrase';
 
-/** Signs a teacher in by name or address and password; gives who it is. @throws Problem */
+/** Signs a teacher in by name or address and password; gives who it is. @param gone whether nobody waits any more @throws Problem */
 export async function signInTeacher(
   services: Services,
   device: string,
   { name, password }: TeacherSignIn,
+  gone: () => boolean,
 ): Promise<PersonRow> {
   const { sequelize, models } = services.database;
   const lower = (column: string) =>
@@ -22,15 +23,17 @@ export async function signInTeacher(
   return admit(services, teacher, password, {
     account: teacherAccount(teacher?.name ?? name),
     device,
+    gone,
     help: 'ask whoever runs Green Beam at your school for a new password.',
   });
 }
 
-/** Signs a student in by class code, name and the passphrase on the slip; gives who it is. @throws Problem */
+/** The same for a student, by class code, name and the passphrase on the slip. @throws Problem */
 export async function signInStudent(
   services: Services,
   device: string,
   { classCode, name, passphrase }: StudentSignIn,
+  gone: () => boolean,
 ): Promise<PersonRow> {
   const { classes, classStudents, people } = services.database.models;
   const code = classCode.trim().toUpperCase();
@@ -42,6 +45,7 @@ export async function signInStudent(
   return admit(services, student, plainPassphrase(passphrase), {
     account: studentAccount(code, name),
     device,
+    gone,
     help: 'ask your teacher for a new slip: it works at once.',
   });
 }
@@ -55,13 +59,23 @@ async function admit(
   { database, limits, hashes }: Services,
   person: PersonRow | null,
   secret: string,
-  guess: { readonly account: string; readonly device: string; readonly help: string },
+  guess: {
+    readonly account: string;
+    readonly device: string;
+    readonly help: string;
+    readonly gone: () => boolean;
+  },
 ): Promise<PersonRow> {
   const { knownDevices } = database.models;
   const device = { personId: person?.id ?? '', deviceId: guess.device };
   const known = person !== null && (await knownDevices.count({ where: { ...device } })) > 0;
   await limits.count({ ...guess, known });
-  const right = await hashes.run(guess.device, known, () => verifySecret(person?.secretHash, secret));
+  const right = await hashes.run(
+    guess.device,
+    known,
+    () => verifySecret(person?.secretHash, secret),
+    guess.gone,
+  );
   if (!right || !person) throw new Problem('sign-in-refused');
   await limits.right({ ...guess, known });
   if (!known) await knownDevices.bulkCreate([device], { ignoreDuplicates: true });

@@ -1,4 +1,9 @@
+import { hashSync, verifySync } from '@node-rs/argon2';
+import { setPriority } from 'node:os';
 import { doJob, type JobName, type Jobs } from './jobs';
+
+/** Whoever writes a reading goes first: a thread is content with what they leave. On Linux 0 is the calling thread alone. */
+if (process.platform === 'linux') setPriority(0, 10);
 
 /** What a thread of the pool does: one job at a time. */
 export default <Name extends JobName>({
@@ -8,3 +13,7 @@ export default <Name extends JobName>({
   readonly name: Name;
   readonly given: Parameters<Jobs[Name]>[0];
 }) => doJob(name, given);
+
+/** What the thread for passwords does: a hash of a secret, or whether one is of it. */
+export const hashing = ({ secret, against }: { readonly secret: string; readonly against?: string }) =>
+  against === undefined ? hashSync(secret) : verifySync(against, secret);

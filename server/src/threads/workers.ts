@@ -27,7 +27,7 @@ export interface Workers {
 }
 
 /** The built file of the threads: beside this one, or where the build puts it. */
-const workerFile = (): string => {
+export const workerFile = (): string => {
   const beside = resolve(import.meta.dirname, 'worker.js');
   return existsSync(beside) ? beside : resolve(import.meta.dirname, '../../../data/worker/worker.js');
 };
