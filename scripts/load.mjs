@@ -53,6 +53,8 @@ ${[
 `;
 };
 
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
+
 const hostilePage = ({ students, boards, seconds, phaseP99Ms, ratio, errors, writesPerSecond, attacked }) =>
   `# A school under fire
 
@@ -62,11 +64,12 @@ passphrases of names that are there and that are not, and one student pastes 2 4
 
 | | quiet | under fire | quiet | under fire |
 |---|---:|---:|---:|---:|
-| a write, p99, ms | ${phaseP99Ms.map((value) => value.toFixed(1)).join(' | ')} |
+| a write, p99 of every six seconds: the median, ms | ${phaseP99Ms.map((values) => median(values).toFixed(1)).join(' | ')} |
+| the greatest, ms | ${phaseP99Ms.map((values) => Math.max(...values).toFixed(1)).join(' | ')} |
 
 | | |
 |---|---:|
-| **p99 under fire to quiet** | **${ratio.toFixed(1)}** (at most 3) |
+| **median p99 under fire to quiet** | **${ratio.toFixed(1)}** (at most 3) |
 | honest writes a second | ${writesPerSecond.toFixed(0)} |
 | honest requests that failed | ${errors} |
 | honest sign-ins under fire, answered | ${attacked.signIns - attacked.refusedSignIns} of ${attacked.signIns} |
@@ -130,13 +133,16 @@ async function underFire(direct, values) {
     between: attack,
   });
   console.log(told);
-  const [quiet, fire] = [0, 1].map((first) => (told.phaseP99Ms[first] + told.phaseP99Ms[first + 2]) / 2);
+  const [quiet, fire] = [0, 1].map((first) =>
+    median([...told.phaseP99Ms[first], ...told.phaseP99Ms[first + 2]]),
+  );
   const ratio = fire / quiet;
   const text = hostilePage({ ...told, ...values, ratio });
   writeFileSync(join(home, 'docs', 'load-hostile.md'), text);
   console.log(text);
   const { refusedSignIns, signIns } = told.attacked;
-  if (ratio > 3) throw new Sentence(`p99 is ${ratio.toFixed(1)} times as long under fire; 3 is asked.`);
+  if (ratio > 3)
+    throw new Sentence(`The median p99 is ${ratio.toFixed(1)} times as long under fire; 3 is asked.`);
   if (told.errors > 0 || refusedSignIns > 0 || signIns === 0)
     throw new Sentence(
       `Honest requests refused: ${told.errors}; honest sign-ins: ${refusedSignIns} of ${signIns}.`,

@@ -37,7 +37,7 @@ async function idle(count) {
   return quantile(times, 0.5);
 }
 
-/** @param phases into how many parts of equal length the time is cut; the slowest hundredth is told of each */
+/** @param phases into how many parts of equal length the time is cut; of each is told the slowest hundredth of every few seconds */
 async function load({ seconds, phases = 1 }) {
   const streams = [];
   for (const person of state.people) streams.push(await state.client.open(person, () => undefined));
@@ -98,10 +98,13 @@ async function load({ seconds, phases = 1 }) {
   const told = times.map(({ ms }) => ms);
   const phaseMs = (seconds * 1000) / phases;
   const phaseP99Ms = Array.from({ length: phases }, (_, nth) =>
-    quantile(
-      times.filter(({ at }) => Math.floor(at / phaseMs) === nth).map(({ ms }) => ms),
-      0.99,
-    ),
+    Array.from({ length: Math.round(phaseMs / windowMs) }, (_, window) => {
+      const from = nth * phaseMs + window * windowMs;
+      return quantile(
+        times.filter(({ at }) => at >= from && at < from + windowMs).map(({ ms }) => ms),
+        0.99,
+      );
+    }),
   );
   await work;
   clocks.forEach(clearInterval);
@@ -162,6 +165,7 @@ async function reading(person) {
   return answer;
 }
 
+const windowMs = 6_000;
 const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 const quantile = (values, share) =>
   [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? NaN;

@@ -13,6 +13,8 @@ export default defineConfig({
         balance: 'src/balance.ts',
         worker: 'src/threads/worker.ts',
       },
+      // What several share lies beside them: the threads are found beside whatever starts them.
+      output: { chunkFileNames: '[name]-[hash].js' },
     },
   },
   ssr: { noExternal: [/^@green-beam\//] },

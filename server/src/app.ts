@@ -42,6 +42,8 @@ export interface AppSettings {
   readonly hosts: readonly string[];
   /** Who names it is told what is counted; nobody where it is null. */
   readonly metricsToken: string | null;
+  /** How long whoever is refused for haste waits for the answer. */
+  readonly hurryMs?: number;
 }
 
 /** @returns the app, and the routes of its API. */
@@ -82,7 +84,7 @@ export function createApp(
   app.use(() => {
     throw new Problem('not-found');
   });
-  app.use(answerProblems(services.log));
+  app.use(answerProblems(services.log, settings.hurryMs ?? 1_500));
   return { app, routes: routesOn(api) };
 }
 

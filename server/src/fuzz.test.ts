@@ -20,7 +20,7 @@ let found: Found | undefined;
 it(
   `${looks} requests that grow out of the slowest: none fails, and none holds up the others`,
   async () => {
-    const harness = await startHarness();
+    const harness = await startHarness({ paced: false });
     const [student, teacher] = [await harness.asStudent('Verity Moss'), await harness.asTeacher()];
     const { logbooks } = (await student.get<LogbooksAnswer>('/api/logbooks')).body;
     const { who } = (await teacher.get<SessionAnswer>('/api/session')).body;
@@ -47,7 +47,7 @@ it(
   `${count} seeded requests over all routes: no fault of the server, no reset`,
   async () => {
     const webFolder = resolve(import.meta.dirname, '../../web');
-    const harness = await startHarness({ webFolder });
+    const harness = await startHarness({ webFolder, paced: false });
     const told = await fuzz(harness, seed, count);
     await harness.close();
     if (asked) writeFileSync(resolve(import.meta.dirname, '../../docs/fuzz.md'), page(told));

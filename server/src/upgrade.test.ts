@@ -1,4 +1,4 @@
-import type { EntriesAnswer, LogbooksAnswer, SessionAnswer } from '@green-beam/contract';
+import type { EntriesAnswer, LogbookAnswer, LogbooksAnswer, SessionAnswer } from '@green-beam/contract';
 import pg from 'pg';
 import { describe, expect, it } from 'vitest';
 import { entry } from '../test/entry';
@@ -29,6 +29,9 @@ describe.each(olderStates)('a database as it was $name', ({ name, stated, now })
       const student = await harness.asStudent(reader);
       const book = await bookOf(student);
       expect([reader, book.resultText]).toEqual([reader, (now as Record<string, string>)[reader] ?? text]);
+      // Where it can be another, the logbook says so.
+      const { body } = await student.get<LogbookAnswer>(`/api/logbooks/${book.logbookId!}`);
+      expect(body.reckonedAnew ?? false).toBe(Object.keys(now).length > 0);
       await writesOn(student, `/api/logbooks/${book.logbookId!}`);
     }
     await deletesForGood(harness, client);

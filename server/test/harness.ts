@@ -79,7 +79,11 @@ interface Wanted {
   readonly secureCookie?: boolean;
   readonly hosts?: readonly string[];
   readonly webFolder?: string | null;
+  /** False where more is asked than anybody may ask by hand. */
+  readonly paced?: boolean;
 }
+
+const unpaced = Object.assign(new Paces(), { count: () => undefined });
 
 /** A server with the demo class, on a database of its own. */
 export async function startHarness({
@@ -90,6 +94,7 @@ export async function startHarness({
   secureCookie = false,
   hosts = [],
   webFolder = null,
+  paced = true,
 }: Wanted = {}): Promise<Harness> {
   const url = given ?? (await freshDatabase());
   await migrate(url);
@@ -109,7 +114,7 @@ export async function startHarness({
     feed,
     limits: createSignInLimits(pool),
     hashes: new Hashes(),
-    paces: new Paces(),
+    paces: paced ? new Paces() : unpaced,
     metrics: new Metrics(),
     log,
     now,
@@ -122,6 +127,7 @@ export async function startHarness({
     webFolder,
     secureCookie,
     trustedProxies: 0,
+    hurryMs: 0,
     hosts,
     metricsToken: 'a token for tests',
   });

@@ -45,6 +45,8 @@ export interface LogbookAnswer {
   /** Calculations that were kept here, in the order in which they were. */
   readonly calculations: readonly CalculationAnswer[];
   readonly mayWrite: boolean;
+  /** True where the ± of a mean was stated by an earlier version, which left some of it out. */
+  readonly reckonedAnew?: boolean;
 }
 
 /** Entries that arrived after a number. */

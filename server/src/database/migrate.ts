@@ -21,6 +21,7 @@ import * as calls from './migrations/0017-calls';
 import * as putAway from './migrations/0018-put-away';
 import * as heldBy from './migrations/0019-held-by';
 import * as inOrder from './migrations/0020-in-order';
+import * as reckonedAnew from './migrations/0021-reckoned-anew';
 
 /** Every migration in order; a new one is a file and a line. */
 const migrations = {
@@ -44,6 +45,7 @@ const migrations = {
   '0018-put-away': putAway,
   '0019-held-by': heldBy,
   '0020-in-order': inOrder,
+  '0021-reckoned-anew': reckonedAnew,
 } as const;
 
 /** The names of all migrations, in order. */

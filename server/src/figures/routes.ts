@@ -8,6 +8,7 @@ import {
 } from '@green-beam/contract';
 import type { Router } from 'express';
 import { route, type Named } from '../access/route';
+import { paces } from '../http/pace';
 import { writable } from '../logbook/service';
 import type { Services } from '../services';
 import { answerDrill, drillAnswer, drillsFor, layOutDrill, ownItem } from './drills';
@@ -16,6 +17,9 @@ import { keepRearranged, keepSpotted } from './practised';
 
 export function figuresRoutes(router: Router, services: Services): void {
   const owns = ({ who, params }: Named) => ownItem(services, who, params['itemId'] ?? '');
+  /** A formula can be long work. @throws Problem */
+  const paced = (personId: string) =>
+    services.paces.count('formula', personId, services.now().getTime(), paces.formulas);
   route(router, endpoints.conventions, {
     allow: 'signed-in',
     run: ({ who }) => conventionsOf(services, who),
@@ -43,7 +47,10 @@ export function figuresRoutes(router: Router, services: Services): void {
   route(router, endpoints.rearranged, {
     allow: 'signed-in',
     body: newRearranged,
-    run: ({ who, body }) => keepRearranged(services, who, body),
+    run: ({ who, body }) => {
+      paced(who.id);
+      return keepRearranged(services, who, body);
+    },
   });
   route(router, endpoints.spotted, {
     allow: 'signed-in',
@@ -54,6 +61,9 @@ export function figuresRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns: ({ who, params }) => writable(services, who, params['logbookId'] ?? ''),
     body: newCalculation,
-    run: ({ who, owned, body }) => keepCalculation(services, who, owned, body),
+    run: ({ who, owned, body }) => {
+      paced(who.id);
+      return keepCalculation(services, who, owned, body);
+    },
   });
 }

@@ -10,9 +10,12 @@ import {
 } from 'sequelize';
 import { Problem } from './problem';
 
-/** Every error becomes a problem document (RFC 9457); what was not foreseen is logged and not told. */
+/**
+ * Every error becomes a problem document (RFC 9457); what was not foreseen is logged and not told.
+ * @param hurryMs about so long whoever is refused for haste waits for the answer: a program that tries again at once is slowed by it
+ */
 export const answerProblems =
-  (log: Logger): ErrorRequestHandler =>
+  (log: Logger, hurryMs: number): ErrorRequestHandler =>
   (error, request, response, next) => {
     // Whoever waited too long was told so already.
     if (response.writableEnded) return;
@@ -28,11 +31,17 @@ export const answerProblems =
       detail: problem.message,
       requestId,
     };
-    response
-      .status(problem.status)
-      .set(problem.headers)
-      .type('application/problem+json')
-      .send(JSON.stringify(document));
+    const answer = () => {
+      if (response.headersSent || response.destroyed) return;
+      response
+        .status(problem.status)
+        .set(problem.headers)
+        .type('application/problem+json')
+        .send(JSON.stringify(document));
+    };
+    // Some longer, some shorter: else all who were refused at once come again at once.
+    if (problem.status === 429) setTimeout(answer, hurryMs * (0.5 + Math.random()));
+    else answer();
   };
 
 /** What any error is to whoever asked. Malformed input of every kind ends here. */

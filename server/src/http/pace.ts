@@ -43,8 +43,13 @@ export const paces = {
     says: 'You have kept 40 readings of the balance in five minutes. Write down the ones that you need, then go on.',
   },
   blocks: {
-    most: 8,
+    most: 4,
     inMs: 5 * minute,
-    says: 'You have pasted eight large tables in five minutes. What you pasted is kept, and sent when it is time.',
+    says: 'You have pasted four large tables in five minutes. What you pasted is kept, and sent when it is time.',
+  },
+  formulas: {
+    most: 100,
+    inMs: 5 * minute,
+    says: 'You have sent 100 formulas in five minutes. They are kept. Wait a moment, then go on.',
   },
 } as const satisfies Readonly<Record<string, Pace>>;

@@ -18,4 +18,5 @@ export interface OpenBook {
   readonly investigation: KeptInvestigation;
   /** By name. */
   readonly members: readonly { readonly id: string; readonly name: string }[];
+  readonly reckonedAnew: boolean;
 }

@@ -8,10 +8,11 @@ import {
   endpoints,
   type NewEntry,
 } from '@green-beam/contract';
-import type { Request, Router } from 'express';
+import type { Request, Response, Router } from 'express';
+import { moreTime } from '../http/deadline';
 import { paces } from '../http/pace';
 import { Problem } from '../http/problem';
-import { inTurn } from '../inTurn';
+import { atLeisure } from '../inTurn';
 import { route, validated, type Named } from '../access/route';
 import type { Services } from '../services';
 import { managerOwns, staffOwns } from '../access/membership';
@@ -68,10 +69,10 @@ export function logbookRoutes(router: Router, services: Services): void {
     allow: 'signed-in',
     owns: writes,
     body: blockOutline,
-    run: async ({ who, owned, body }) => {
+    run: async ({ who, owned, body, response }) => {
       if (body.entries.length > largeBlock)
         services.paces.count('block', who.id, services.now().getTime(), paces.blocks);
-      return addEntries(services, who, owned, await looked(body.entries), body.id);
+      return addEntries(services, who, owned, await looked(body.entries, response), body.id);
     },
   });
   route(router, endpoints.keepPhoto, {
@@ -91,14 +92,18 @@ export function logbookRoutes(router: Router, services: Services): void {
 
 /** Of pasted tables that are larger, one sends only so many. */
 const largeBlock = 400;
-const sliceLength = 100;
+const sliceLength = 25;
 
 /** Looks at many entries some at a time, so that others are answered in between. @throws Problem */
-async function looked(entries: readonly unknown[]): Promise<NewEntry[]> {
+async function looked(entries: readonly unknown[], response: Response): Promise<NewEntry[]> {
   const slices = Array.from({ length: Math.ceil(entries.length / sliceLength) }, (_, nth) =>
     entries.slice(nth * sliceLength, (nth + 1) * sliceLength),
   );
-  return (await inTurn(slices, (slice) => validated(blockSlice, slice))).flat();
+  const checked = await atLeisure(slices, (slice) => {
+    moreTime(response);
+    return validated(blockSlice, slice);
+  });
+  return checked.flat();
 }
 
 /** `?after=17`; from the beginning without it. @throws Problem for what is no such number */

@@ -162,6 +162,7 @@ export async function logbookFor(services: Services, who: Caller, book: OpenBook
     ...entries,
     calculations,
     mayWrite: isMember(book, who),
+    ...(book.reckonedAnew ? { reckonedAnew: true } : {}),
   };
 }
 
@@ -179,6 +180,7 @@ async function readBook({ database, kept }: Services, logbookId: string): Promis
     Omit<OpenBook, 'investigation'> & { investigationId: string; variation: number | null }
   >(
     `select l.id, l.investigation_id as "investigationId", l.conventions_id as "conventionsId", l.variation,
+            l.reckoned_anew as "reckonedAnew",
             (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name), '[]'::json)
                from logbook_members m join people p on p.id = m.person_id where m.logbook_id = l.id) as members
        from logbooks l where l.id = $1`,

@@ -3,7 +3,7 @@ import { setPriority } from 'node:os';
 import { doJob, type JobName, type Jobs } from './jobs';
 
 /** Whoever writes a reading goes first: a thread is content with what they leave. On Linux 0 is the calling thread alone. */
-if (process.platform === 'linux') setPriority(0, 10);
+if (process.platform === 'linux') setPriority(0, 19);
 
 /** What a thread of the pool does: one job at a time. */
 export default <Name extends JobName>({

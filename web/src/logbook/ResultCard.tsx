@@ -90,6 +90,13 @@ export function ResultCard({
           The means of the readings would give {result.otherAverage}: one of the trials is unlike the others.
         </p>
       )}
+      {result.kind === 'mean' && book.answer.reckonedAnew && (
+        <p className="max-w-2xl text-brass">
+          This logbook is older than the last change of how a ± is worked out. The ± of a mean now counts each
+          trial’s own instrument errors, so it can be larger than the one you wrote down before. Your readings
+          are the same.
+        </p>
+      )}
       {result.percentError && plan.accepted && (
         <Comparison result={result} error={result.percentError} accepted={plan.accepted} book={book} />
       )}

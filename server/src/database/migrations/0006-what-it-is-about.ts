@@ -26,6 +26,9 @@ export async function up(query: QueryInterface): Promise<void> {
       where "of" like '@%'`,
   );
   await sequelize.query('alter table logbook_entries alter column kind drop default');
+  // The ± of a mean was reckoned otherwise until here: whoever has stated one is told.
+  await sequelize.query('alter table logbooks add column reckoned_anew boolean not null default false');
+  await sequelize.query('update logbooks set reckoned_anew = true');
 }
 
 export async function down(query: QueryInterface): Promise<void> {
@@ -36,4 +39,5 @@ export async function down(query: QueryInterface): Promise<void> {
   );
   await sequelize.query(`alter table logbook_entries rename column "of" to "column"`);
   await sequelize.query('alter table logbook_entries drop column kind');
+  await sequelize.query('alter table logbooks drop column if exists reckoned_anew');
 }

@@ -22,6 +22,8 @@ export interface LogbookRow extends Row {
   conventionsId: string;
   /** Which variation of its investigation it is of; null where there are none. */
   variation?: number | null;
+  /** True where the ± of a mean was stated by a version that left some of it out. */
+  reckonedAnew?: boolean;
 }
 
 export interface LogbookMemberRow extends Row {
@@ -106,6 +108,7 @@ export const logbooksTables = (table: Define) => ({
     investigationId: needed(UUID),
     conventionsId: needed(UUID),
     variation: INTEGER,
+    reckonedAnew: { ...needed(BOOLEAN), defaultValue: false },
   }),
   logbookMembers: table<LogbookMemberRow>('logbook_members', { logbookId: key(), personId: key() }),
   logbookEntries: table<LogbookEntryRow>('logbook_entries', {
