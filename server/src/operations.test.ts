@@ -8,13 +8,14 @@ import { join, resolve } from 'node:path';
 import { Writable } from 'node:stream';
 import pg from 'pg';
 import { pino } from 'pino';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { entry } from '../test/entry';
 import { asAdministrator, freshDatabase, startHarness, type Browser, type Harness } from '../test/harness';
 import { postgresProgram } from '../test/olderStates';
 import { migrate, migrationNames } from './database/migrate';
 import { paces } from './http/pace';
 import { answerProblems, withoutTexts } from './http/answerProblems';
+import { Problem } from './http/problem';
 
 let harness: Harness;
 let student: Browser;
@@ -86,6 +87,48 @@ describe('what is counted', () => {
     for (const name of ['hashes_waiting', 'jobs_waiting', 'streams', 'database_connections_waiting'])
       expect(text).toMatch(new RegExp(`^green_beam_${name} \\d`, 'm'));
     expect(text).not.toContain(student.personId);
+  });
+});
+
+describe('who is refused for haste', () => {
+  it('hears it after a moment, and not all at once; any other problem is told at once', () => {
+    vi.useFakeTimers();
+    const answeredAfter = (problem: Problem) => {
+      let sent: number | null = null;
+      const began = Date.now();
+      const answer = {
+        headersSent: false,
+        status: () => answer,
+        set: () => answer,
+        type: () => answer,
+        send: () => ((sent = Date.now() - began), answer),
+      };
+      answerProblems(pino({ level: 'silent' }), 1_000)(
+        problem,
+        { id: 'r' } as never,
+        answer as never,
+        () => undefined,
+      );
+      vi.advanceTimersByTime(2_000);
+      return sent;
+    };
+    const hasty = Array.from({ length: 20 }, () => answeredAfter(new Problem('too-fast'))!);
+    expect(Math.min(...hasty)).toBeGreaterThanOrEqual(500);
+    expect(Math.max(...hasty)).toBeLessThanOrEqual(1_500);
+    expect(new Set(hasty).size).toBeGreaterThan(10);
+    expect(answeredAfter(new Problem('not-valid'))).toBe(0);
+    vi.useRealTimers();
+  });
+});
+
+describe('formulas', () => {
+  it('are taken at a pace, each student’s by itself', async () => {
+    const sending = await harness.asStudent('Wilfred Sand');
+    const send = (one: Browser) =>
+      one.post(`${path}/calculations`, { id: randomUUID(), expression: '1.0 + 2.0' });
+    for (let nth = 0; nth < paces.formulas.most; nth += 1) expect((await send(sending)).status).toBe(200);
+    expect(await send(sending)).toMatchObject({ status: 429, body: { code: 'too-fast' } });
+    expect((await send(student)).status).toBe(200);
   });
 });
 

@@ -7,6 +7,15 @@ import { openLogbook } from '../../test/logbook';
 const cell = (name: RegExp) => screen.getByRole<HTMLInputElement>('textbox', { name });
 const full = rows(boltPin, 'mass before after', '214.6 50.0 74.5', '214.5 50.2 74.6', '214.7 49.8 74.3');
 
+it('says beside a mean that its ± is worked out otherwise since it was begun, and only there', async () => {
+  const first = await openLogbook(boltPin, full, { reckonedAnew: true });
+  expect(await screen.findByText(/This logbook is older .*can be larger/)).toBeVisible();
+  first.unmount();
+  await openLogbook(boltPin, full);
+  await screen.findByRole('region', { name: 'Result' });
+  expect(screen.queryByText(/This logbook is older/)).toBeNull();
+});
+
 describe('a table of trials', () => {
   it('writes a reading down with Enter, goes to the next cell, and stores it', async () => {
     const { user, lines } = await openLogbook(boltPin);
