@@ -1,6 +1,7 @@
 import type { Conventions } from '../conventions';
 import { convert, evaluateTree, namesIn, type Quantity } from '../figures';
 import { allowanceFrom, quantityOf, spreadWithin, wordIn } from './columnKinds';
+import { clockZero, clockZeroOfRow } from './clockZero';
 import { columnRule, type ColumnRule } from './columnRule';
 import { beforeSuffix, named, parsedFormula, sentenceOf } from './formula';
 import {
@@ -56,9 +57,8 @@ export class TrialEvaluator {
       if (tag === undefined || tag === column.tag) return undefined;
       return this.#kinds.has(tag) && this.#kinds.get(tag) === this.#kinds.get(column.tag) ? tag : undefined;
     };
-    const firstClock = table.columns.some(({ kind }) => kind === 'clock')
-      ? this.#firstClock(cells)
-      : undefined;
+    const clocks = table.columns.filter(({ kind }) => kind === 'clock');
+    const zero = clocks.length > 0 ? clockZero(this.investigation, table, cells) : undefined;
     const reachesBack = table.columns.some(
       (column) => column.kind === 'derived' && column.formula.includes(beforeSuffix),
     );
@@ -74,6 +74,10 @@ export class TrialEvaluator {
       const before = reachesBack
         ? trials.findLast((trial) => trial.standing === 'counts' && rowOf(table, trial.trial) === row)
         : undefined;
+      const firstClock = clockZeroOfRow(
+        zero,
+        clocks.flatMap(({ key }) => text(number, key) ?? []),
+      );
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),
         table.columns
@@ -104,25 +108,6 @@ export class TrialEvaluator {
       trials.push(trial);
     }
     return trials;
-  }
-
-  /** The first time in the order of tables, trials and columns: from there all clocks count. */
-  #firstClock(cells: ReadonlyMap<string, Cell>): string | undefined {
-    const order = this.investigation.tables.flatMap((table, at) =>
-      table.columns.flatMap(({ kind, key }, column) =>
-        kind === 'clock' ? [[key, at, column] as const] : [],
-      ),
-    );
-    const places = new Map(order.map(([key, at, column]) => [key, at * 1e6 + column]));
-    let first: { readonly place: number; readonly text: string } | undefined;
-    for (const { current } of cells.values()) {
-      if (current.kind !== 'reading' || current.text.trim() === '') continue;
-      const column = places.get(current.column);
-      if (column === undefined) continue;
-      const place = column + current.trial * 1e3;
-      if (!first || place < first.place) first = { place, text: current.text };
-    }
-    return first?.text;
   }
 
   #derive(

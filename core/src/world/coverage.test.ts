@@ -10,7 +10,7 @@ import { classroom, matched, observe } from '.';
 const cases = [...readyMadeCases, ...ownCases];
 const few = 200;
 // Two hundred logbooks of a long table take their time on a busy machine.
-vi.setConfig({ testTimeout: 60_000 });
+vi.setConfig({ testTimeout: 240_000 });
 
 it('every result that comes with the app is among those that are looked at', () => {
   expect(readyMadeCases.map(({ investigation, plan }) => `${investigation.title}: ${plan}`).sort()).toEqual(

@@ -3,7 +3,7 @@ import { parseProduct } from '../../units';
 import type { ClockColumn } from '../investigation';
 import type { ColumnKind } from './columnKind';
 
-/** A time of day; in formulas minutes since the first time of the investigation, one that is earlier being of the next day. */
+/** A time of day; in formulas minutes since the zero of its row, one that is earlier being of the next day. */
 export const clockKind: ColumnKind<ClockColumn> = {
   quantity(text, _, { firstClock = text }) {
     const [from, to] = [secondsOf(firstClock), secondsOf(text)];

@@ -7,7 +7,7 @@ import type { Column, Investigation } from '../investigation';
 /** What a text in a cell is looked at with. */
 export interface CellContext {
   readonly conventions: Conventions;
-  /** The first time that was written in the investigation: all its clocks count from there. */
+  /** The time from which the clocks of its row count. */
   readonly firstClock: string | undefined;
   /** How a measured column is read. */
   readonly rule: ColumnRule | undefined;
