@@ -1,9 +1,15 @@
-import { hashSync, verifySync } from '@node-rs/argon2';
+import { verifySync } from '@node-rs/argon2';
 import { setPriority } from 'node:os';
+import { workerData } from 'piscina';
 import { doJob, type JobName, type Jobs } from './jobs';
 
-/** Whoever writes a reading goes first: a thread is content with what they leave. On Linux 0 is the calling thread alone. */
-if (process.platform === 'linux') setPriority(0, 19);
+/** How far a thread lets others go before it: 0 not at all, 19 as far as can be. */
+export interface Niceness {
+  readonly niceness: number;
+}
+
+// Whoever writes a reading goes first. On Linux 0 is the calling thread alone.
+if (process.platform === 'linux') setPriority(0, (workerData as Niceness).niceness);
 
 /** What a thread of the pool does: one job at a time. */
 export default <Name extends JobName>({
@@ -14,6 +20,6 @@ export default <Name extends JobName>({
   readonly given: Parameters<Jobs[Name]>[0];
 }) => doJob(name, given);
 
-/** What the thread for passwords does: a hash of a secret, or whether one is of it. */
-export const hashing = ({ secret, against }: { readonly secret: string; readonly against?: string }) =>
-  against === undefined ? hashSync(secret) : verifySync(against, secret);
+/** What the thread for passwords does: whether a hash is of a secret. */
+export const verifying = ({ secret, against }: { readonly secret: string; readonly against: string }) =>
+  verifySync(against, secret);

@@ -25,9 +25,8 @@ export function useFlow(
     if (open > dripsBelow)
       return run(perSecond * ((open - dripsBelow) / (1 - dripsBelow)) * seconds, open > 0.7);
     waited.current += seconds * (open / dripsBelow) * 3;
-    if (waited.current >= 1) {
-      waited.current = 0;
-      run(drop, false);
-    }
+    const drops = Math.floor(waited.current);
+    waited.current -= drops;
+    if (drops > 0) run(drops * drop, false);
   });
 }
