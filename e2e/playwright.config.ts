@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'on-first-retry',
+    // Each journey begins with an empty browser: it does not fetch the whole app to keep it, but where it is to be offline.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

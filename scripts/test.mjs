@@ -9,13 +9,13 @@ await main(async () => {
     console.log(`\n— ${name}`);
     run(command, args, { cwd: home, env: { ...process.env, CHROMIUM: chromium() } });
   };
-  console.log('\n— lint and types');
-  await runTogether(
+  console.log('\n— lint, types and build');
+  const checked = runTogether(
     ['lint', 'types'].map((script) => ['npm', 'run', '--silent', script]),
     { cwd: home },
   );
-  step('unit and server tests', 'npx', 'vitest', 'run');
-  console.log('\n— build');
   build();
+  await checked;
+  step('unit and server tests', 'npx', 'vitest', 'run');
   step('browser tests', 'npx', 'playwright', 'test', '--config', 'e2e/playwright.config.ts');
 });

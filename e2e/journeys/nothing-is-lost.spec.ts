@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test';
 import { expect, signInStudent, test } from '../support/people';
 import { freePort, ServerProcess } from '../support/stack';
 
+// The pages are there without the server, as the service worker kept them.
+test.use({ serviceWorkers: 'allow' });
+
 const open = async (page: Page) => {
   await page.getByRole('link', { name: 'Logbook' }).click();
   const line = page.getByRole('listitem').filter({ hasText: 'Bolt pin' });

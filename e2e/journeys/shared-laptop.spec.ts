@@ -9,6 +9,7 @@ import { ask, enter, makeRoom, openBook, type Room } from '../support/room';
 import { filesWith, reachable } from '../support/whatIsKept';
 
 test.describe.configure({ timeout: 240_000 });
+test.use({ serviceWorkers: 'allow' });
 
 const [ada, bo] = ['Adela Stork', 'Bodil Crane'];
 const leaves = ['closes the browser', 'signs out, then closes it', 'has it end at once'] as const;
@@ -24,7 +25,7 @@ const orders: Order[] = (['with the line cut', 'in time'] as const).flatMap((wro
   leaves.flatMap((left) => (['A', 'B'] as const).map((first) => ({ wrote, left, first }))),
 );
 /** Some of them in every run; all of them by `npm run shared-laptop`. */
-const tried = process.env['ORDERS'] === 'all' ? orders : orders.filter((_, at) => at % 5 === 1);
+const tried = process.env['ORDERS'] === 'all' ? orders : [3, 5, 7].map((at) => orders[at]!);
 
 const mass = (page: Page) => page.getByLabel('Trial 1, Mass of the pin in g');
 const writtenMass = (page: Page, text: string) =>
@@ -82,15 +83,19 @@ async function comesIn(page: Page, room: Room, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
 }
 
-async function leavesBy(page: Page, laptop: Laptop, how: Order['left']): Promise<void> {
+async function leavesBy(page: Page, laptop: Laptop, { wrote, left: how }: Order): Promise<void> {
   if (how === 'signs out, then closes it') {
     await page.getByRole('button', { name: 'Sign out' }).click();
+    // What is not sent yet is asked about.
+    if (wrote === 'with the line cut')
+      await page.getByRole('button', { name: 'Sign out, keep it locked here' }).click();
     await expect(page.getByLabel('Passphrase')).toBeVisible();
   }
   if (how === 'has it end at once') laptop.end();
 }
 
-for (const [nth, { wrote, left, first }] of tried.entries())
+for (const [nth, order] of tried.entries()) {
+  const { wrote, left, first } = order;
   test(`A writes ${wrote}, ${left}; B comes without a connection; ${first} has it again first`, async () => {
     const [ofA, ofB] = [`21${nth}.37`, `22${nth}.59`];
     const room = await makeRoom(`Shared ${wrote} ${left} ${first}`, [ada, bo]);
@@ -110,7 +115,7 @@ for (const [nth, { wrote, left, first }] of tried.entries())
         await expect(page.getByText('waits', { exact: true })).toHaveCount(0);
         await line.cut();
       }
-      await leavesBy(page, laptop, left);
+      await leavesBy(page, laptop, order);
       await laptop.close();
 
       // B opens it, and has no connection: nothing of A is there, on the page or in what the browser keeps.
@@ -149,3 +154,4 @@ for (const [nth, { wrote, left, first }] of tried.entries())
       rmSync(laptop.folder, { recursive: true, force: true });
     }
   });
+}

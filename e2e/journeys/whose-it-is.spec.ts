@@ -4,9 +4,6 @@ import { clean } from '../support/axe';
 import { expect, test } from '../support/people';
 import { ask, enter, makeRoom, openBook, type Room } from '../support/room';
 
-// A request that a service worker has looked at can no longer be held back by a test.
-test.use({ serviceWorkers: 'block' });
-
 const cell = (page: Page, label: string) => page.getByLabel(label);
 const mass = (page: Page, trial = 1) => cell(page, `Trial ${trial}, Mass of the pin in g`);
 const barOf = (page: Page) => page.getByRole('region', { name: 'Your session has ended' });
@@ -73,6 +70,8 @@ test('a shared laptop, one tab: what waits is locked away, and goes out when its
   await mass(page).fill('214.6');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /of trial 1, 214.6/ })).toBeVisible();
+  // What is still on its way would be asked about.
+  await expect(page.getByText('waits', { exact: true })).toHaveCount(0);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByLabel('Class code')).toBeVisible();
 

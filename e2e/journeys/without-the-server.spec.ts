@@ -4,6 +4,9 @@ import { expect, test } from '../support/people';
 import { ask, makeRoom, openBook } from '../support/room';
 import { freePort, ServerProcess, startCluster } from '../support/stack';
 
+// The pages are there without the server, as the service worker kept them.
+test.use({ serviceWorkers: 'allow' });
+
 const cell = (page: Page, trial: number, name: string) => page.getByLabel(`Trial ${trial}, ${name}`);
 const written = (page: Page, trial: number, text: string) =>
   page.getByRole('button', { name: new RegExp(`of trial ${trial}, ${text}$`) });

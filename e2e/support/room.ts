@@ -1,7 +1,7 @@
 import { personHeader, type ClassName, type SessionAnswer, type SlipsAnswer } from '@green-beam/contract';
 import type { Page } from '@playwright/test';
 import { randomUUID } from 'node:crypto';
-import { baseUrl, expect } from './people';
+import { baseUrl, expect, signIn } from './people';
 
 /** Asks the server what the page might ask, as whoever is signed in on the page. */
 export async function ask<T>(page: Page, method: string, path: string, body?: object): Promise<T> {
@@ -71,11 +71,8 @@ export async function makeRoom(
     classId: made.id,
     slip,
     asTeacher,
-    signIn: async (page, name, at = address) => {
-      await page.goto(at);
-      await enter(page, made.code, name, slip(name));
-      await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
-    },
+    signIn: (page, name, at = address) =>
+      signIn(page, { student: { classCode: made.code, name, passphrase: slip(name), ownDevice: false } }, at),
   };
 }
 

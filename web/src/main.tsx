@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router/dom';
+import { BrowserRouter } from 'react-router';
 import { ApiProblem } from './api';
-import { router } from './routes';
+import { Screens } from './routes';
 import './styles.css';
 
 const queries = new QueryClient({
@@ -33,7 +33,9 @@ if (!root) throw new Error('The page has no place for the application.');
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
+      <BrowserRouter>
+        <Screens />
+      </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -1,6 +1,7 @@
 import type { Screen } from '@green-beam/contract';
-import type { ComponentType } from 'react';
-import { createBrowserRouter, type RouteObject } from 'react-router';
+import { lazy, type ComponentType } from 'react';
+import { Route, Routes } from 'react-router';
+import { Guarded } from './shell/Guarded';
 import { Lost } from './shell/Lost';
 import { Shell } from './shell/Shell';
 
@@ -64,25 +65,39 @@ const addresses = Object.keys(pages) as Screen[];
 const book = '/logbook/:logbookId';
 const isOfBook = (address: string): boolean => address === book || address.startsWith(`${book}/`);
 
-const shown = (address: Screen) => ({ lazy: async () => ({ Component: await pages[address]() }) });
-const page = (address: Screen): RouteObject => ({ path: address, ...shown(address) });
+const Logbook = lazy(async () => ({ default: (await import('./logbook/Logbook')).Logbook }));
+const elements = new Map(
+  addresses.map((address) => {
+    const Page = lazy(async () => ({ default: await pages[address]() }));
+    return [address, <Page />];
+  }),
+);
+const elementAt = (address: Screen) => elements.get(address);
 
-export const router = createBrowserRouter([
-  {
-    Component: Shell,
-    errorElement: <Lost />,
-    hydrateFallbackElement: <p />,
-    children: [
-      ...addresses.filter((address) => !isOfBook(address)).map(page),
-      // The pages of a logbook stand in one frame.
-      {
-        path: book,
-        lazy: async () => ({ Component: (await import('./logbook/Logbook')).Logbook }),
-        children: addresses
-          .filter(isOfBook)
-          .map((address) => (address === book ? { index: true as const, ...shown(address) } : page(address))),
-      },
-      { path: '*', Component: Lost },
-    ],
-  },
-]);
+export const Screens = () => (
+  <Routes>
+    <Route
+      element={
+        <Guarded>
+          <Shell />
+        </Guarded>
+      }
+    >
+      {addresses
+        .filter((address) => !isOfBook(address))
+        .map((address) => (
+          <Route key={address} path={address} element={elementAt(address)} />
+        ))}
+      {/* The pages of a logbook stand in one frame. */}
+      <Route path={book} element={<Logbook />}>
+        <Route index element={elementAt(book)} />
+        {addresses
+          .filter((address) => isOfBook(address) && address !== book)
+          .map((address) => (
+            <Route key={address} path={address} element={elementAt(address)} />
+          ))}
+      </Route>
+      <Route path="*" element={<Lost />} />
+    </Route>
+  </Routes>
+);

@@ -59,17 +59,30 @@ export interface Misreading<S extends Setting = Setting> {
   hint(setting: S): string;
 }
 
-/** Something else than its reading that a teacher may set by hand before a class is shown it. */
-export interface SettingOption<S extends Setting = Setting> {
+interface Named {
   readonly key: string;
   readonly name: string;
-  /** For a number: true where it is in the unit of the make, else in millimetres. */
-  readonly inItsUnit?: boolean;
-  /** For a choice: what there is to choose. A number has none. */
-  readonly choices?: readonly { readonly value: string; readonly name: string }[];
-  /** The setting with it. @throws RangeError, in words, for what cannot be set. */
-  apply(setting: S, value: string, model: Make): S;
 }
+
+/** An option of a few values. */
+export interface ChoiceOption<S extends Setting = Setting> extends Named {
+  readonly choices: readonly { readonly value: string; readonly name: string }[];
+  /** The setting with it. @throws RangeError, in words, for what is none of the choices */
+  choose(setting: S, value: string, model: Make): S;
+}
+
+/** An option that is a number. */
+export interface NumberOption<S extends Setting = Setting> extends Named {
+  /** True where it is in the unit of the make, else in millimetres. */
+  readonly inItsUnit: boolean;
+  /** What can be set, ends included. */
+  bounds(setting: S, model: Make): readonly [low: number, high: number];
+  /** The setting with a number within its bounds. */
+  change(setting: S, number: number, model: Make): S;
+}
+
+/** Something else than its reading that a teacher may set by hand before a class is shown it. */
+export type SettingOption<S extends Setting = Setting> = ChoiceOption<S> | NumberOption<S>;
 
 /** One kind of instrument: every instrument of the product is one object of this shape. */
 export interface Instrument<S extends Setting = Setting> {

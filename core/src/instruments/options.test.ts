@@ -81,7 +81,7 @@ describe('what a teacher sets by hand', () => {
       for (const option of instrument.options ?? []) {
         expect(option.name).toMatch(/^[A-Z]/);
         for (const make of instrument.models)
-          for (const value of option.choices?.map((choice) => choice.value) ?? ['0']) {
+          for (const value of 'choices' in option ? option.choices.map((choice) => choice.value) : ['0']) {
             const setting = withOptions(instrument, instrument.sampleSetting(make, seeded(2)), {
               [option.key]: value,
             });

@@ -9,7 +9,7 @@ import {
   type Picture,
   type Setting,
 } from './instrument';
-import { eyeOption, numberOption } from './options';
+import { eyeOption } from './options';
 import { labelBelow, miscountedDivision, scaleOf, shown, slack } from './scale';
 
 export interface RulerModel extends Make {
@@ -94,17 +94,17 @@ export const ruler: Instrument<RulerSetting> = {
   unitChoices: ['m', 'cm', 'mm', 'in'],
   models: rulers,
   options: [
-    numberOption(
-      'begins',
-      'It begins at',
-      true,
-      ({ from, to }, { highest }) => [0, Number(highest) - (to - from)],
-      (setting, from) => ({
+    {
+      key: 'begins',
+      name: 'It begins at',
+      inItsUnit: true,
+      bounds: ({ from, to }, { highest }) => [0, Number(highest) - (to - from)],
+      change: (setting, from) => ({
         ...setting,
         from,
         to: Number((from + setting.to - setting.from).toPrecision(10)),
       }),
-    ),
+    },
     eyeOption(['square', 'to the right', 'to the left']),
   ],
 

@@ -1,5 +1,4 @@
-import type { Misreading, Setting, SettingOption } from './instrument';
-import { numberOption } from './options';
+import type { Misreading, NumberOption, Setting } from './instrument';
 
 /** A setting of an instrument that may not read zero when it is closed on nothing. */
 export interface WithZeroError extends Setting {
@@ -16,18 +15,17 @@ export const lessZeroError = ({ zeroError, asItStands }: WithZeroError, observed
 /** What it shows closed on nothing, a whole number of its least counts, as far as it can show less than zero. */
 export const zeroErrorOption = <S extends WithZeroError & { readonly at: number }>(
   withIt: (setting: S, zeroError: number, size: number) => S,
-): SettingOption<S> =>
-  numberOption<S>(
-    'zero-error',
-    'Closed on nothing it shows',
-    true,
-    (_, { belowZero }) => [-Number(belowZero ?? 0), Number(belowZero ?? 0)],
-    (setting, wanted, { division }) => {
-      const step = Number(division);
-      const zeroError = Number((Math.round(wanted / step) * step).toPrecision(10));
-      return withIt(setting, zeroError, Number((setting.at - zeroError).toPrecision(10)));
-    },
-  );
+): NumberOption<S> => ({
+  key: 'zero-error',
+  name: 'Closed on nothing it shows',
+  inItsUnit: true,
+  bounds: (_, { belowZero }) => [-Number(belowZero ?? 0), Number(belowZero ?? 0)],
+  change: (setting, wanted, { division }) => {
+    const step = Number(division);
+    const zeroError = Number((Math.round(wanted / step) * step).toPrecision(10));
+    return withIt(setting, zeroError, Number((setting.at - zeroError).toPrecision(10)));
+  },
+});
 
 /** What is asked of the zero error, after the question itself. */
 export const zeroErrorWords = ({ asItStands }: WithZeroError): string =>

@@ -1,6 +1,13 @@
 import { seeded } from '../chance/random';
 import type { Conventions } from '../conventions';
-import { modelOf, type Instrument, type Make, type Setting } from '../instruments/instrument';
+import { parseReading } from '../figures';
+import {
+  modelOf,
+  type Instrument,
+  type Make,
+  type NumberOption,
+  type Setting,
+} from '../instruments/instrument';
 import { readingOf } from './check';
 import { ambiguous, predictAlone } from './predictions';
 
@@ -63,8 +70,31 @@ export const withOptions = (
 ): Setting =>
   (instrument.options ?? []).reduce((so, option) => {
     const value = chosen[option.key]?.trim() ?? '';
-    return value === '' ? so : option.apply(so, value, modelOf(instrument, so.model));
+    if (value === '') return so;
+    const model = modelOf(instrument, so.model);
+    return 'choices' in option
+      ? option.choose(so, value, model)
+      : option.change(so, numberFor(option, so, value, model), model);
   }, setting);
+
+function numberFor(
+  { name, inItsUnit, bounds }: NumberOption,
+  setting: Setting,
+  value: string,
+  model: Make,
+): number {
+  const parsed = parseReading(value);
+  if (!parsed.ok) throw new RangeError(`${name}: ${parsed.problem.message}`);
+  const number = parsed.number.value.toNumber();
+  const [low, high] = bounds(setting, model);
+  if (number < low || number > high)
+    throw new RangeError(
+      `${name}: ${value} is beyond what can be set here. It goes from ${tidy(low)} to ${tidy(high)} ${inItsUnit ? model.unit : 'mm'}.`,
+    );
+  return number;
+}
+
+const tidy = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
 
 /** A setting to show: one that indicates a number that somebody chose, or one to practise on. */
 export const sampleQuestion = (

@@ -21,11 +21,11 @@ export function benchOf({ tries, marks }: Practice): BenchAnswer {
               highest,
               tolerance,
             })),
-            options: options.map(({ key, name: option, inItsUnit = false, choices = [] }) => ({
-              key,
-              name: option,
-              inItsUnit,
-              choices,
+            options: options.map((option) => ({
+              key: option.key,
+              name: option.name,
+              inItsUnit: 'inItsUnit' in option && option.inItsUnit,
+              choices: 'choices' in option ? option.choices : [],
             })),
             skill: of.skill,
             parts: partMastery(kind, tries),

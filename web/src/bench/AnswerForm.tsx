@@ -1,5 +1,4 @@
 import type { AttemptAnswer, SettingAnswer } from '@green-beam/contract';
-import { parseReading } from '@green-beam/core';
 import { useEffect, useId, useRef, useState, type FormEvent, type RefObject } from 'react';
 import { sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
@@ -7,8 +6,9 @@ import { useKeeping } from '../outbox/useKeeping';
 import { useKeys } from '../ui/useKeys';
 import { FieldTrouble } from '../ui/FieldTrouble';
 import { Button } from '../ui/Button';
-import { describeWriting, ReadingField } from '../ui/ReadingField';
+import { ReadingField } from '../ui/ReadingField';
 import { UnitChoice } from '../ui/UnitChoice';
+import { useWriting } from '../ui/useWriting';
 import { useNavigate } from 'react-router';
 import type { Hands } from './apparatus/apparatus';
 import { useCarry } from './carried';
@@ -34,6 +34,7 @@ export function AnswerForm({
   const [keep, trouble] = useKeeping();
   const layOut = useLayOut();
   const navigate = useNavigate();
+  const writing = useWriting();
   const hintId = useId();
   const field = useRef<HTMLInputElement>(null);
   useFieldKey(field, setting.mode === 'read');
@@ -90,8 +91,8 @@ export function AnswerForm({
         <UnitChoice choices={setting.unitChoices} unit={unit} disabled={finished} onChoose={setUnit} />
       </div>
       <p id={hintId} className="-mt-3 text-sm text-soft">
-        {describeWriting(text, setting.estimated)}
-        {unit === '' && lacksUnit(text) && ' Choose the unit.'}
+        {text.trim() === '' ? whatToWrite(setting.estimated) : writing?.described(text)}
+        {unit === '' && writing?.lacksUnit(text) && ' Choose the unit.'}
       </p>
       {latest && !tries.waiting && <VerdictPanel attempt={latest} />}
       {tries.waiting && <p role="status">Your reading is kept, and checked as soon as the server answers.</p>}
@@ -147,11 +148,11 @@ function useFieldKey(field: RefObject<HTMLInputElement | null>, atOnce: boolean)
   });
 }
 
-/** True for a number that was written without its unit. */
-function lacksUnit(text: string): boolean {
-  const parsed = parseReading(text);
-  return text.trim() !== '' && !(parsed.ok && parsed.number.unitText !== '');
-}
+/** What to write, while nothing is written. */
+const whatToWrite = (estimated: boolean): string =>
+  estimated
+    ? 'Write every digit that you can see, and the one that you estimate.'
+    : 'Write every digit that counts, zeros at the end too; nothing is estimated here.';
 
 /** A right reading can be written into a logbook; there it says where it came from. */
 function TakeAlong({

@@ -11,7 +11,6 @@ import type { Hands } from './apparatus/apparatus';
 import { apparatuses } from './apparatus/apparatuses';
 import { PointedAt } from './apparatus/pointedAt';
 import { useBench } from './useBench';
-import { RealStation } from './RealStation';
 import { useSetting } from './setting';
 
 /** One setting: the apparatus on the bench, and the page where the reader writes. */
@@ -79,6 +78,7 @@ const asksItsDivision = ({ picture }: SettingAnswer): boolean =>
 const DrawnApparatus = lazy(async () => ({
   default: (await import('./apparatus/DrawnApparatus')).DrawnApparatus,
 }));
+const RealStation = lazy(async () => ({ default: (await import('./RealStation')).RealStation }));
 const CardDialog = lazy(async () => ({ default: (await import('./CardDialog')).CardDialog }));
 
 function Footer({ setting }: { readonly setting: SettingAnswer }) {

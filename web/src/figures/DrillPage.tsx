@@ -12,7 +12,8 @@ import { Elsewhere } from '../ui/Elsewhere';
 import { Stated } from '../ui/Figure';
 import { KeptAnswer } from '../ui/KeptAnswer';
 import { Loading, Trouble } from '../ui/Notice';
-import { describeWriting, ReadingField } from '../ui/ReadingField';
+import { ReadingField } from '../ui/ReadingField';
+import { useWriting } from '../ui/useWriting';
 import { UnitChoice } from '../ui/UnitChoice';
 import { useDrill } from './Drills';
 import { ClaimChoice } from './ClaimChoice';
@@ -38,6 +39,7 @@ export function DrillPage() {
 }
 
 function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
+  const writing = useWriting();
   const [text, setText, , unkept] = useDraft(`${drill.id}/text`);
   const [keep, trouble] = useKeeping();
   const [unit, setUnit] = useDraft(`${drill.id}/unit`);
@@ -92,7 +94,7 @@ function OpenDrill({ drill }: { readonly drill: DrillAnswer }) {
               ? 'Each bar is what a writing claims, on one scale.'
               : text.trim() === ''
                 ? 'Write the number as your class writes it.'
-                : describeWriting(text)}
+                : writing?.described(text)}
           </p>
           {latest && !tries.waiting && <Said attempt={latest} />}
           {tries.waiting && (

@@ -1,23 +1,28 @@
-import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
+import { Link } from 'react-router';
 
-/** An address that leads nowhere, or a screen that could not be shown. */
-export function Lost() {
-  const error = useRouteError();
-  const missing = error === undefined || error === null || isRouteErrorResponse(error);
+/** What is said in place of a screen, and the way to one that is there. */
+function InPlace({ heading, sentence }: { readonly heading: string; readonly sentence: string }) {
   return (
     <main id="main" className="p-8">
       <title>Green Beam</title>
-      <h1 className="mb-3">
-        {missing ? 'There is nothing at this address.' : 'This screen could not be shown.'}
-      </h1>
-      <p className="mb-4">
-        {missing
-          ? 'It may have been moved.'
-          : 'What you wrote is kept. Reload the page; if it happens again, tell your teacher.'}
-      </p>
+      <h1 className="mb-3">{heading}</h1>
+      <p className="mb-4">{sentence}</p>
       <Link className="text-beam underline" to="/" reloadDocument>
         Go to Today
       </Link>
     </main>
   );
 }
+
+/** An address that leads nowhere. */
+export const Lost = () => (
+  <InPlace heading="There is nothing at this address." sentence="It may have been moved." />
+);
+
+/** A screen that could not be shown. */
+export const Unshown = () => (
+  <InPlace
+    heading="This screen could not be shown."
+    sentence="What you wrote is kept. Reload the page; if it happens again, tell your teacher."
+  />
+);

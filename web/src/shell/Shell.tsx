@@ -137,7 +137,9 @@ function UnderTheBeam({ offline }: { readonly offline: boolean }) {
   return (
     <>
       <BeamHeader state={beamState(connected, parcels.length, refused.length)} refused={refused} />
-      <Outlet />
+      <Suspense fallback={<Loading what="the page" />}>
+        <Outlet />
+      </Suspense>
     </>
   );
 }

@@ -11,6 +11,7 @@ import { call } from '../api';
 import { database, parcelsOf } from '../browser/database';
 import { forget, forgetWord, hold, isHeld, keyFrom } from '../browser/keys';
 import { ownTexts } from '../browser/storage';
+import { Guarded } from './Guarded';
 import { Lost } from './Lost';
 import { Shell } from './Shell';
 
@@ -22,8 +23,11 @@ function start(answers: Answers, up = true) {
   const page = (path: string) => ({ path, element: <main id="main">{path}</main> });
   const router = createMemoryRouter([
     {
-      Component: Shell,
-      errorElement: <Lost />,
+      element: (
+        <Guarded>
+          <Shell />
+        </Guarded>
+      ),
       children: [
         { index: true, element: <main id="main">today</main> },
         ...['bench', 'figures', 'logbook', 'class/:classId'].map(page),

@@ -1,5 +1,5 @@
-import { parseReading } from '@green-beam/core';
 import clsx from 'clsx';
+import { useWriting } from './useWriting';
 
 interface Props {
   readonly text: string;
@@ -12,7 +12,7 @@ interface Props {
 /** A measured number: certain digits in ink, the doubtful one in brass with a bar under it. */
 export function Figure({ text: whole, className, from = 0, to = whole.length }: Props) {
   const text = whole.slice(from, to);
-  const doubtful = doubtfulAt(whole);
+  const doubtful = useWriting()?.doubtfulAt(whole) ?? -1;
   const at = doubtful >= from && doubtful < to ? doubtful - from : -1;
   return (
     // Several readings of one cell go on in the next line.
@@ -30,11 +30,6 @@ export function Figure({ text: whole, className, from = 0, to = whole.length }: 
       )}
     </span>
   );
-}
-
-export function doubtfulAt(text: string): number {
-  const parsed = parseReading(text);
-  return parsed.ok ? parsed.number.doubtfulAt : -1;
 }
 
 /** `(8.8 ± 0.3) g/cm³` with its doubtful digits marked; any other text as it is. */

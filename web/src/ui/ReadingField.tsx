@@ -1,7 +1,6 @@
-import { parseReading } from '@green-beam/core';
 import clsx from 'clsx';
 import type { InputHTMLAttributes, Ref } from 'react';
-import { doubtfulAt } from './Figure';
+import { useWriting } from './useWriting';
 
 interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'size' | 'value'> {
   readonly value: string;
@@ -14,7 +13,7 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'size' | 'va
  * by a copy of the text behind the transparent one.
  */
 export function ReadingField({ value, size = 'cell', className, ...input }: Props) {
-  const at = doubtfulAt(value);
+  const at = useWriting()?.doubtfulAt(value) ?? -1;
   const text = size === 'large' ? largeText(value.length) : 'text-lg';
   const box = size === 'large' ? 'px-1 py-1' : 'px-2 py-1.5';
   return (
@@ -67,23 +66,3 @@ const largeText = (length: number): string => {
   if (length <= 6) return 'text-5xl leading-tight tracking-wide';
   return length <= 10 ? 'text-3xl leading-[3.75rem]' : 'text-lg leading-[3.75rem]';
 };
-
-const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
-const count = (n: number, noun: string): string => `${words[n] ?? n} ${noun}${n === 1 ? '' : 's'}`;
-
-/**
- * What the writing says of itself: its figures and decimals, or what could not be understood.
- * @param estimated whether the last digit is judged by eye, for what to write while nothing is written
- */
-export function describeWriting(text: string, estimated = true): string {
-  if (text.trim() === '')
-    return estimated
-      ? 'Write every digit that you can see, and the one that you estimate.'
-      : 'Write every digit that counts, zeros at the end too; nothing is estimated here.';
-  const parsed = parseReading(text);
-  if (!parsed.ok) return parsed.problem.message;
-  const { figures, decimals, fractionOf } = parsed.number;
-  if (fractionOf !== null) return `Parts of an inch: ${parsed.number.value.toString()} in.`;
-  const said = `${count(figures, 'figure')}, ${count(Math.max(0, decimals), 'decimal')}.`;
-  return said.charAt(0).toUpperCase() + said.slice(1);
-}

@@ -1,6 +1,6 @@
-import { ToggleGroup } from 'radix-ui';
+import { useId } from 'react';
 
-/** The units offered beside a number; none is chosen beforehand. One that is chosen stays so when pressed again. */
+/** The units offered beside a number; none is chosen beforehand. */
 export function UnitChoice({
   choices,
   unit,
@@ -12,24 +12,25 @@ export function UnitChoice({
   readonly disabled: boolean;
   readonly onChoose: (unit: string) => void;
 }) {
+  const name = useId();
   return (
-    <ToggleGroup.Root
-      type="single"
-      value={unit}
-      onValueChange={(chosen) => chosen !== '' && onChoose(chosen)}
-      disabled={disabled}
-      aria-label="Unit"
-      className="flex gap-1.5"
-    >
+    <div role="radiogroup" aria-label="Unit" className="flex gap-1.5">
       {choices.map((choice) => (
-        <ToggleGroup.Item
+        <label
           key={choice}
-          value={choice}
-          className="rounded-sm border border-edge bg-white px-3 py-2 font-mono data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-white"
+          className="relative rounded-sm border border-edge bg-white px-3 py-2 font-mono has-checked:border-ink has-checked:bg-ink has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-water"
         >
+          <input
+            type="radio"
+            name={name}
+            checked={choice === unit}
+            disabled={disabled}
+            className="absolute inset-0 cursor-pointer opacity-0"
+            onChange={() => onChoose(choice)}
+          />
           {choice}
-        </ToggleGroup.Item>
+        </label>
       ))}
-    </ToggleGroup.Root>
+    </div>
   );
 }

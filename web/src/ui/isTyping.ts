@@ -1,4 +1,4 @@
 /** True while somebody types: single letters are then text. */
 export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  (target.isContentEditable || target.matches('input:not([type=radio], [type=checkbox]), textarea, select'));
