@@ -2,11 +2,13 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { firstSight } from './firstSight';
 
 export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
+    firstSight(),
     // Keeps the pages in the browser, so that they open without the server. What the server answers is kept elsewhere.
     VitePWA({
       registerType: 'prompt',

@@ -28,14 +28,26 @@ void import('virtual:pwa-register').then(({ registerSW }) => {
   });
 });
 
+/** What is written never changes its letters, and so its width: they are there before it, or a second has gone by. */
+const lettersMs = 1_000;
+const faces = ['400 1em "Atkinson Hyperlegible Next"', '700 1em "Atkinson Hyperlegible Next"'];
+const letters = Promise.race([
+  Promise.allSettled(
+    [...faces, '400 1em "Atkinson Hyperlegible Mono"'].map((face) => document.fonts.load(face)),
+  ),
+  new Promise((late) => setTimeout(late, lettersMs)),
+]);
+
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no place for the application.');
-createRoot(root).render(
-  <StrictMode>
-    <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <Screens />
-      </BrowserRouter>
-    </QueryClientProvider>
-  </StrictMode>,
+void letters.then(() =>
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <BrowserRouter>
+          <Screens />
+        </BrowserRouter>
+      </QueryClientProvider>
+    </StrictMode>,
+  ),
 );

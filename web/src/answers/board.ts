@@ -1,15 +1,17 @@
 import { endpoints, type BoardAnswer } from '@green-beam/contract';
-import { useQuery, type QueryClient } from '@tanstack/react-query';
+import { queryOptions, useQuery, type QueryClient } from '@tanstack/react-query';
 import { call } from '../api';
 
 const keyOf = (classId: string) => ['board', classId] as const;
 
-export const useBoard = (classId: string) =>
-  useQuery({
+export const boardOf = (classId: string) =>
+  queryOptions({
     queryKey: keyOf(classId),
     queryFn: () => call(endpoints.board, { params: { classId } }),
     enabled: classId !== '',
   });
+
+export const useBoard = (classId: string) => useQuery(boardOf(classId));
 
 const wanted = new Map<string, Set<string>>();
 

@@ -3,6 +3,9 @@ import { ReadersMark } from '@green-beam/drawing';
 import clsx from 'clsx';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
+import { ownBench, shownNow } from '../answers/own';
+import { useAnswered } from '../answers/useAnswered';
+import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { QuestionLine } from './QuestionLine';
@@ -16,7 +19,9 @@ const WholeInstrument = lazy(async () => ({
 /** What is on the shelf, drawn, by what it measures. */
 export function BenchIndex() {
   const bench = useBench();
-  if (bench.data === undefined) {
+  const { role } = useWho();
+  const answered = useAnswered([ownBench, { ...shownNow, enabled: role === 'student' }]);
+  if (bench.data === undefined || !answered) {
     return bench.isError ? (
       <Trouble error={bench.error} again={() => void bench.refetch()} />
     ) : (

@@ -1,6 +1,7 @@
 import { endpoints } from '@green-beam/contract';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
+import { shownNow } from '../answers/own';
 import { call, sentenceFor } from '../api';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
@@ -10,8 +11,7 @@ export function QuestionLine() {
   const { role } = useWho();
   const navigate = useNavigate();
   const question = useQuery({
-    queryKey: ['question'],
-    queryFn: () => call(endpoints.question),
+    ...shownNow,
     enabled: role === 'student',
   }).data?.question;
   const take = useMutation({

@@ -97,10 +97,10 @@ function Footer({ setting }: { readonly setting: SettingAnswer }) {
           </>
         )}
       </span>
-      <span className="flex gap-5">
+      <span className="ml-auto flex gap-5">
         {/* What the whole class is asked is answered without it. */}
-        {instrument && !setting.shown && (
-          <Button look="quiet" className="!p-0 text-sm" onClick={() => setCard(true)}>
+        {!setting.shown && (
+          <Button look="quiet" className="!p-0 text-sm" disabled={!instrument} onClick={() => setCard(true)}>
             How it is read
           </Button>
         )}

@@ -1,6 +1,4 @@
-import { endpoints } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
-import { call } from '../api';
+import { ownBench } from '../answers/own';
 
-/** What is on the shelf, with what the reader can do with each. */
-export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: () => call(endpoints.bench) });
+export const useBench = () => useQuery(ownBench);

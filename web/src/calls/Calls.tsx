@@ -1,19 +1,25 @@
 import { endpoints } from '@green-beam/contract';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { call, sentenceFor } from '../api';
 import { Button } from '../ui/Button';
 import { clock } from '../ui/clock';
 import { reasonWords } from './words';
 
+export const callsOf = (classId: string) =>
+  queryOptions({
+    queryKey: ['calls', classId],
+    queryFn: () => call(endpoints.calls, { params: { classId } }),
+  });
+
 /** Benches that call, the longest waiting first; nothing while nobody does. */
 export function Calls({ classId }: { readonly classId: string }) {
   const queries = useQueryClient();
-  const key = ['calls', classId];
-  const open = useQuery({ queryKey: key, queryFn: () => call(endpoints.calls, { params: { classId } }) });
+  const asked = callsOf(classId);
+  const open = useQuery(asked);
   const answer = useMutation({
     mutationFn: (callId: string) => call(endpoints.answerCall, { params: { classId, callId } }),
-    onSuccess: (calls) => queries.setQueryData(key, calls),
+    onSuccess: (calls) => queries.setQueryData(asked.queryKey, calls),
   });
   const calls = open.data?.calls ?? [];
   return (

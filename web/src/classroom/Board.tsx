@@ -3,10 +3,12 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Loading, Page, Trouble } from '../ui/Notice';
 import { PageNav } from '../ui/PageNav';
-import { useBoard } from '../answers/board';
-import { Calls } from '../calls/Calls';
+import { boardOf, useBoard } from '../answers/board';
+import { useAnswered } from '../answers/useAnswered';
+import { Calls, callsOf } from '../calls/Calls';
 import { BoardTable } from './BoardTable';
 import { DidItHelp } from './DidItHelp';
+import { atHandOf } from './useAtHand';
 import { useWho } from '../session/who';
 import { WorthFiveMinutes } from './WorthFiveMinutes';
 
@@ -36,7 +38,8 @@ const wrongLately = ({ latest }: BoardStudent): number => latest.filter(({ right
 export function Board() {
   const { classId = '' } = useParams();
   const board = useBoard(classId);
-  if (board.data === undefined) {
+  const answered = useAnswered([boardOf(classId), callsOf(classId), atHandOf(classId)]);
+  if (board.data === undefined || !answered) {
     return board.isError ? (
       <Trouble error={board.error} again={() => void board.refetch()} />
     ) : (

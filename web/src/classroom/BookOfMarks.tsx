@@ -1,9 +1,9 @@
-import { endpoints, type MarkCell, type MarksAnswer, type WorkCell } from '@green-beam/contract';
+import type { MarkCell, MarksAnswer, WorkCell } from '@green-beam/contract';
 import { marksCsv, mostMarks } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { call } from '../api';
+import { marksOf } from '../answers/marks';
 import { Button } from '../ui/Button';
 import { dayAndTime } from '../ui/clock';
 import { download, fileName } from '../ui/download';
@@ -25,10 +25,7 @@ const total = ({ cells }: Student): number => cells.reduce((sum, { mark }) => su
 /** Students and investigations with what became of each; what waits for review above it. */
 export function BookOfMarks() {
   const { classId = '' } = useParams();
-  const marks = useQuery({
-    queryKey: ['marks', classId],
-    queryFn: () => call(endpoints.marks, { params: { classId } }),
-  });
+  const marks = useQuery(marksOf(classId));
   const [order, setOrder] = useState<Order>('by name');
   const [only, setOnly] = useState('');
   if (marks.data === undefined)

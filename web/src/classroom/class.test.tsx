@@ -181,13 +181,13 @@ describe('the class at a glance', () => {
   });
 
   it('says what the server says, and tries again', async () => {
-    const { user, calls } = classroom('', {
+    const { user, sent } = classroom('', {
       'GET /api/classes/tern/board': () =>
         refusal(403, 'not-allowed', 'This is not yours to open or change.'),
     });
     expect(await screen.findByRole('alert')).toHaveTextContent('This is not yours to open or change.');
     await user.click(screen.getByRole('button', { name: 'Try again' }));
-    await waitFor(() => expect(calls).toHaveLength(2));
+    await waitFor(() => expect(sent('GET /api/classes/tern/board')).toHaveLength(2));
   });
 });
 

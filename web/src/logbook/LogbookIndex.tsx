@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { shapes, mostMarks } from '@green-beam/core';
 import { lazy, Suspense, useId, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { ownLogbooks } from '../answers/own';
 import { call, sentenceFor } from '../api';
 import { useDraft } from '../outbox/useDraft';
 import { useWho } from '../session/who';
@@ -16,8 +17,7 @@ const ObjectDrawing = lazy(async () => ({
   default: (await import('@green-beam/drawing/objects')).ObjectDrawing,
 }));
 
-export const useLogbooks = (enabled = true) =>
-  useQuery({ queryKey: ['logbooks'], queryFn: () => call(endpoints.logbooks), enabled });
+export const useLogbooks = (enabled = true) => useQuery({ ...ownLogbooks, enabled });
 
 /** A student’s investigations, and whoever’s own logbooks. */
 export function LogbookIndex() {

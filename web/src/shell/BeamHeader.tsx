@@ -4,6 +4,7 @@ import { Link, NavLink } from 'react-router';
 import type { Parcel } from '../browser/parcel';
 import { useWho } from '../session/who';
 import { Button } from '../ui/Button';
+import { Beam } from './Beam';
 import { KeyList } from './KeyList';
 import { useSections } from './sections';
 import { SignOut } from './SignOut';
@@ -14,7 +15,7 @@ const NotStored = lazy(async () => ({ default: (await import('./NotStored')).Not
 
 export type BeamState = { readonly tipped: false } | { readonly tipped: true; readonly sentence: string };
 
-/** A balance beam across the page. It lies level while everything is stored, and tips when something waits. */
+/** The beam of who is signed in: it lies level while everything is stored. */
 export function BeamHeader({
   state,
   refused,
@@ -34,41 +35,27 @@ export function BeamHeader({
       >
         Go to the page
       </a>
-      <div className="flex flex-wrap items-center justify-between gap-x-6 px-4 pt-2.5 sm:px-7 md:pointer-events-none md:absolute md:inset-x-0 md:z-10">
-        <p className="text-lg font-bold">Green Beam</p>
-        <SignedIn />
-      </div>
-      <nav
-        aria-label="Sections"
-        className={clsx(
-          'origin-center pt-3.5 transition-transform duration-500 motion-reduce:transition-none',
-          state.tipped && 'rotate-[0.7deg]',
-        )}
-      >
-        <ul className="flex gap-1 pl-2 sm:gap-3 md:pl-48">
-          {sections.map(({ to, name }) => (
-            <li key={to} className="relative">
-              <NavLink to={to} end={to === '/'} className="group block">
-                {({ isActive }) => (
-                  <span
-                    className={clsx(
-                      'relative block px-2 py-1.5 font-bold sm:px-4',
-                      isActive ? 'bg-beam text-white' : 'text-ink group-hover:bg-rule/50',
-                    )}
-                  >
-                    {name}
-                    <Notch filled={isActive} />
-                  </span>
-                )}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-        <div className="h-[3px] bg-beam" />
-      </nav>
-      <svg aria-hidden="true" viewBox="0 0 40 12" className="mx-auto block h-3 w-10" fill="var(--color-beam)">
-        <path d="M20 0 L34 12 H6 Z" />
-      </svg>
+      <Beam
+        tipped={state.tipped}
+        aside={<SignedIn />}
+        sections={sections.map(({ to, name }) => (
+          <li key={to} className="relative">
+            <NavLink to={to} end={to === '/'} className="group block">
+              {({ isActive }) => (
+                <span
+                  className={clsx(
+                    'relative block px-2 py-1.5 font-bold sm:px-4',
+                    isActive ? 'bg-beam text-white' : 'text-ink group-hover:bg-rule/50',
+                  )}
+                >
+                  {name}
+                  <Notch filled={isActive} />
+                </span>
+              )}
+            </NavLink>
+          </li>
+        ))}
+      />
       <p
         role="status"
         className={clsx(
@@ -114,6 +101,12 @@ function SignedIn() {
   const { name, role, classes } = useWho();
   return (
     <div className="pointer-events-auto ml-auto flex items-center gap-3 text-sm">
+      {/* It comes later, and has nothing before it that would move. */}
+      {role === 'student' && (
+        <Suspense>
+          <CallTeacher />
+        </Suspense>
+      )}
       <Link
         to="/account"
         className="whitespace-nowrap underline decoration-rule underline-offset-4 hover:decoration-ink"
@@ -125,11 +118,6 @@ function SignedIn() {
         <span className="hidden max-w-56 truncate sm:inline">
           {classNames(classes.filter(({ putAway }) => !putAway))}
         </span>
-      )}
-      {role === 'student' && (
-        <Suspense>
-          <CallTeacher />
-        </Suspense>
       )}
       <span className="hidden sm:inline">
         <KeyList />

@@ -10,6 +10,7 @@ import { atHome, seal } from '../browser/seal';
 import { hearTabs, tellTabs } from '../session/between';
 import { sessionKey, useSession, useWho, WhoContext, type Session } from '../session/who';
 import { Loading, Trouble } from '../ui/Notice';
+import { FirstSight } from './Beam';
 import { BeamHeader, type BeamState } from './BeamHeader';
 
 const SignIn = lazy(async () => ({ default: (await import('../session/SignIn')).SignIn }));
@@ -28,7 +29,7 @@ export function Shell() {
     return session.isError ? (
       <Trouble error={session.error} again={() => void session.refetch()} />
     ) : (
-      <Loading what="your work" />
+      <FirstSight />
     );
   }
   const { who: signedIn, mustChange } = session.data;

@@ -1,16 +1,11 @@
-import { endpoints } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { call } from '../api';
+import { marksOf } from '../answers/marks';
 import { Fact } from './Fact';
 
 /** What is set and not done by everybody, and what was handed in and waits. */
 export function Running({ classId }: { readonly classId: string }) {
-  const marks = useQuery({
-    queryKey: ['marks', classId],
-    queryFn: () => call(endpoints.marks, { params: { classId } }),
-    refetchInterval: 30_000,
-  });
+  const marks = useQuery({ ...marksOf(classId), refetchInterval: 30_000 });
   if (!marks.data) return null;
   const { work, students } = marks.data;
   const states = (id: string) =>

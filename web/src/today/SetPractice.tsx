@@ -1,8 +1,9 @@
-import { endpoints, type OwnTask } from '@green-beam/contract';
+import type { OwnTask } from '@green-beam/contract';
 import { answeredWords, hasOwnRules, makeNames, practisedNamed, type practisedKinds } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
-import { call, sentenceFor } from '../api';
 import { Link } from 'react-router';
+import { ownTasks } from '../answers/own';
+import { sentenceFor } from '../api';
 import { useLayOut } from '../bench/setting';
 import { useDrill } from '../figures/Drills';
 import { Button } from '../ui/Button';
@@ -10,7 +11,7 @@ import { wholeDay } from '../ui/clock';
 
 /** Work that the teacher has set, with how far one has come; what is done shrinks to a line. */
 export function SetPractice() {
-  const tasks = useQuery({ queryKey: ['tasks', 'own'], queryFn: () => call(endpoints.ownTasks) });
+  const tasks = useQuery(ownTasks);
   const all = tasks.data?.tasks ?? [];
   if (all.length === 0) return null;
   return (

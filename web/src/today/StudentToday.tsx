@@ -1,3 +1,5 @@
+import { ownBench, ownLogbooks, ownTasks, shownNow } from '../answers/own';
+import { useAnswered } from '../answers/useAnswered';
 import { useBench } from '../bench/useBench';
 import { useLayOut } from '../bench/setting';
 import { QuestionLine } from '../bench/QuestionLine';
@@ -13,9 +15,10 @@ import { SetPractice } from './SetPractice';
 export function StudentToday() {
   const { name } = useWho();
   const [bench, books] = [useBench(), useLogbooks()];
+  const answered = useAnswered([ownBench, ownLogbooks, shownNow, ownTasks]);
   const failed = [bench, books].find(({ isError, data }) => isError && data === undefined);
   if (failed) return <Trouble error={failed.error} again={() => void failed.refetch()} />;
-  if (!bench.data || !books.data) return <Loading what="your day" />;
+  if (!answered || !bench.data || !books.data) return <Loading what="your day" />;
   const read = bench.data.instruments.filter(({ skill }) => skill.tries > 0);
   return (
     <Page title="Today" aside={name}>

@@ -1,7 +1,9 @@
 import type { BoardAnswer, ClassName } from '@green-beam/contract';
 import { Link } from 'react-router';
-import { useBoard } from '../answers/board';
-import { Calls } from '../calls/Calls';
+import { boardOf, useBoard } from '../answers/board';
+import { marksOf } from '../answers/marks';
+import { useAnswered } from '../answers/useAnswered';
+import { Calls, callsOf } from '../calls/Calls';
 import { WorthFiveMinutes } from '../classroom/WorthFiveMinutes';
 import { useWho } from '../session/who';
 import { Loading, Page, Trouble } from '../ui/Notice';
@@ -14,6 +16,8 @@ export function TeacherToday() {
   const { name, classes } = useWho();
   const inUse = classes.filter(({ putAway }) => !putAway);
   const away = classes.filter(({ putAway }) => putAway);
+  const answered = useAnswered(inUse.flatMap(({ id }) => [boardOf(id), callsOf(id), marksOf(id)]));
+  if (!answered) return <Loading what="your day" />;
   return (
     <Page title="Today" aside={name}>
       {classes.length === 0 && (
