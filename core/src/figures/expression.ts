@@ -1,4 +1,12 @@
-import { ExpressionProblem, notUnderstood, type Expression, type Operator } from './expressionTree';
+import {
+  exchanged,
+  ExpressionProblem,
+  foldExpression,
+  notUnderstood,
+  type Expression,
+  type Leaf,
+  type Operator,
+} from './expressionTree';
 import { tokenize, type Token } from './tokenize';
 import type { TrailingZeros } from './writtenNumber';
 
@@ -118,19 +126,19 @@ class Parser {
 }
 
 function operation(operator: Operator, left: Expression, right: Expression): Expression {
-  return {
-    kind: 'operation',
-    at: left.at,
-    operator,
-    left,
-    right: operator === '^' ? counting(right) : right,
-  };
+  if (operator !== '^' || !counts(right)) return { kind: 'operation', at: left.at, operator, left, right };
+  // A power of ten places the point; it is nothing that somebody read.
+  const base = left.kind === 'number' && left.number.text.trim() === '10' ? exactly(left) : left;
+  return { kind: 'operation', at: left.at, operator, left: base, right: exchanged(right, exactly) };
 }
 
-/** A whole number as a power is exact: it counts how often. */
-function counting(power: Expression): Expression {
-  if (power.kind === 'negative') return { ...power, of: counting(power.of) };
-  return power.kind === 'number' && power.number.decimals === 0 && power.unit.length === 0
-    ? { ...power, exact: true }
-    : power;
-}
+/** Whole numbers as a power, in parentheses or not, count how often: they are exact. */
+const counts = (power: Expression): boolean =>
+  foldExpression<boolean>(power, (node, parts) =>
+    node.kind === 'number'
+      ? node.number.decimals === 0 && node.unit.length === 0
+      : node.kind !== 'name' && parts.every(Boolean),
+  );
+
+const exactly = (leaf: Leaf): Leaf =>
+  leaf.kind === 'number' && leaf.unit.length === 0 ? { ...leaf, exact: true } : leaf;

@@ -94,6 +94,24 @@ export function foldExpression<T>(
   }
 }
 
+/** The same expression with something else in place of its numbers and names. */
+export const exchanged = (root: Expression, other: (leaf: Leaf) => Expression): Expression =>
+  foldExpression<Expression>(root, (node, parts) => {
+    const [first = node, second = node] = parts;
+    switch (node.kind) {
+      case 'number':
+      case 'name':
+        return other(node);
+      case 'group':
+      case 'negative':
+        return { ...node, of: first };
+      case 'operation':
+        return { ...node, left: first, right: second };
+      case 'call':
+        return { ...node, arguments: parts };
+    }
+  });
+
 /** Every name in an expression, once; π is none. */
 export function namesIn(root: Expression): string[] {
   const names = new Set<string>();

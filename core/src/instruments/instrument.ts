@@ -123,6 +123,8 @@ export interface Instrument<S extends Setting = Setting> {
   tolerance?(setting: S): number;
   /** The columns in which a class may have the parts of the reading written. */
   parts?(setting: S): readonly Part[];
+  /** The highest line that its second part has: of the vernier, or around the thimble. */
+  highestLine?(model: Make): number;
   /** What the instrument indicates when it is handled and read rightly and corrected as asked, in its unit. */
   indication(setting: S): number;
   /** Where the pointer stands for a reader without any fault, before the correction that is asked for. */

@@ -55,6 +55,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
 
   withConventions: (setting, { zeroCorrection }) => ({ ...setting, asItStands: zeroCorrection === 'mean' }),
   parts: screwColumns,
+  highestLine: ({ id }) => micrometerModel(id).thimble - 1,
   indication: (setting) => lessZeroError(setting, setting.size + setting.zeroError),
   observed: ({ size, zeroError }) => size + zeroError,
   correct: lessZeroError,

@@ -122,6 +122,7 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
       ? { reads: 'digits', division: String(leastCount(modelFor(setting))) }
       : {},
   parts: vernierColumns,
+  highestLine: ({ id }) => caliperModel(id).lines,
 
   indication: (setting) =>
     setting.task === 'least count'

@@ -49,6 +49,8 @@ export interface AuditRow {
   readonly cells: Readonly<Record<string, string>>;
   /** The readings themselves, of cells that hold several. */
   readonly readings?: Readonly<Record<string, readonly string[]>>;
+  /** How a cell was read that was read on another piece than its column says. */
+  readonly readOn?: Readonly<Record<string, AuditRead>>;
 }
 
 /** Where something was found: a cell, a heading or a mean. */
@@ -122,7 +124,13 @@ export const at = (row: AuditRow, { key }: AuditColumn): Place => ({ trial: row.
 export const eachCell =
   (
     columns: (column: AuditColumn) => boolean,
-    wrong: (column: AuditColumn, text: string, row: AuditRow, judge: Judge) => string | null,
+    wrong: (
+      column: AuditColumn,
+      text: string,
+      row: AuditRow,
+      judge: Judge,
+      table: AuditTable,
+    ) => string | null,
     code: string,
     sure: Finding['sure'] = 'certain',
   ) =>
@@ -130,8 +138,11 @@ export const eachCell =
     table.columns.filter(columns).flatMap((column) =>
       table.rows.flatMap((row) => {
         const texts = row.readings?.[column.key] ?? [cell(row, column)];
+        // It is judged by the piece that it was read on.
+        const read = row.readOn?.[column.key];
+        const own = read ? { ...column, read } : column;
         const [sentence] = texts.flatMap((text) =>
-          text === '' ? [] : (wrong(column, text, row, judge) ?? []),
+          text === '' ? [] : (wrong(own, text, row, judge, table) ?? []),
         );
         return sentence === undefined ? [] : [{ code, place: at(row, column), sentence, sure }];
       }),

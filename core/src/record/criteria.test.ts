@@ -16,12 +16,12 @@ describe('marks to begin with', () => {
     expect(sumOfMarks(suggestedMarks([], 0))).toBe(mostMarks);
   });
 
-  it('lose one for each kind of finding, under what it speaks of', () => {
+  it('lose one for each kind of finding that is certain, under what it speaks of', () => {
     const found = [
       finding('heading-without-unit', 'certain'),
       finding('worked-wrong', 'certain'),
       finding('worked-wrong', 'certain'),
-      finding('off-the-scale', 'likely'),
+      finding('off-the-scale', 'certain'),
       finding('looks-copied', 'worth a look'),
       finding('claim-beyond', 'likely'),
     ];
@@ -30,7 +30,7 @@ describe('marks to begin with', () => {
       records: 3,
       working: 3,
       uncertainty: 4,
-      judgement: 1,
+      judgement: 2,
     });
     expect(suggestedMarks([], 9).judgement).toBe(0);
   });

@@ -36,6 +36,9 @@ const criterionOf: Readonly<Record<string, Criterion>> = {
   'mean-holds-excluded': 'uncertainty',
   outlier: 'uncertainty',
   'wrong-direction': 'working',
+  'not-workable': 'working',
+  'clock-as-decimals': 'working',
+  'clock-afternoon': 'records',
   'contradicts-floating': 'judgement',
   'claim-beyond': 'judgement',
 };
@@ -45,11 +48,11 @@ export const findingWeight = ({ sure }: Pick<TableFinding, 'sure'>): number =>
   sure === 'certain' ? 3 : sure === 'likely' ? 2 : 1;
 
 /**
- * Marks to begin with: full ones, less one for each kind of finding that is certain or likely, and less one of judgement for each question
+ * Marks to begin with: full ones, less one for each kind of finding that is certain, and less one of judgement for each question
  * without an answer; never below nothing. A person decides.
  */
 export function suggestedMarks(findings: readonly TableFinding[], unanswered: number): Marks {
-  const kinds = new Set(findings.filter((own) => findingWeight(own) > 1).map(({ code }) => code));
+  const kinds = new Set(findings.filter(({ sure }) => sure === 'certain').map(({ code }) => code));
   const lost = (criterion: Criterion) =>
     [...kinds].filter((code) => (criterionOf[code] ?? 'readings') === criterion).length +
     (criterion === 'judgement' ? unanswered : 0);

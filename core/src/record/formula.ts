@@ -1,4 +1,4 @@
-import { ExpressionProblem, namesIn, parseExpression, type Expression } from '../figures';
+import { exchanged, ExpressionProblem, namesIn, parseExpression, type Expression } from '../figures';
 import { columnOf, type Column, type DerivedColumn, type Investigation, type Table } from './investigation';
 
 /** In a formula, `<key>_before` is the same column in the trial before. */
@@ -25,11 +25,16 @@ export function named(investigation: Investigation, own: Table | null, name: str
 
 const parsedBefore = new Map<string, Expression>();
 
-/** Formulas are few and asked for often: each is parsed once. @throws ExpressionProblem */
+/**
+ * A formula with its numbers exact: whoever wrote it read none of them. Formulas are few and asked for often: each is parsed once.
+ * @throws ExpressionProblem
+ */
 export function parsedFormula(formula: string): Expression {
   const known = parsedBefore.get(formula);
   if (known) return known;
-  const parsed = parseExpression(formula);
+  const parsed = exchanged(parseExpression(formula), (leaf) =>
+    leaf.kind === 'number' ? { ...leaf, exact: true } : leaf,
+  );
   if (parsedBefore.size > 500) parsedBefore.clear();
   parsedBefore.set(formula, parsed);
   return parsed;

@@ -4,7 +4,7 @@ import { doublingRule } from './doublingRule';
 import { contradictsFloating } from './floatingRule';
 import type { LogbookRule } from './logbookLook';
 import { looksCopied, notACount, otherBalance, plannedOnce, suppliedNumber } from './readingRules';
-import { outlier, wrongDirection } from './resultRules';
+import { outlier, refusedColumn } from './resultRules';
 import { meanContradicted, workedWrong } from './workedRules';
 
 /** Everything a second look looks for in a whole logbook; a new rule is a row. */
@@ -13,7 +13,7 @@ export const logbookRules: readonly LogbookRule[] = [
   looksCopied,
   plannedOnce,
   outlier,
-  wrongDirection,
+  refusedColumn,
   workedWrong,
   meanContradicted,
   contradictsFloating,

@@ -46,6 +46,22 @@ describe('a reading in its parts', () => {
     expect(resultOf(what, entries).value.value.toNumber()).toBeCloseTo((14.35 + 14.45) / 2, 12);
   });
 
+  it.each([
+    ['13 + 21', 'V-01', 20],
+    ['13 + 20', 'V-01', null],
+    ['5.5 + 50', 'M-01', 49],
+    ['5.5 + 49', 'M-01', null],
+  ])('%s on %s: a line that is not there is told, and nothing is reckoned with it', (text, tag, highest) => {
+    const column = d('parts', tag);
+    const line = text.slice(text.lastIndexOf(' ') + 1);
+    expect(advice(text, column)).toBe(
+      highest === null ? null : `There is no line ${line}: the lines go from 0 to ${highest}.`,
+    );
+    const entries = rows(pin(column), 'd', '').map((one) => ({ ...one, text }));
+    const { trials } = outcomeOf(pin(column), tableOf(entries), metrology);
+    expect(Object.values(trials)[0]?.[0]?.read['d'] !== undefined).toBe(highest === null);
+  });
+
   it('asks for the parts where one number stands, and refuses a column whose instrument has none', () => {
     expect(advice('14.35', d('parts'))).toBe(
       'Write the main scale, + and the line that meets one: 14 + 7 is 14.35.',

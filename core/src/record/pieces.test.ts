@@ -12,6 +12,8 @@ import { glasswareThreeWays, thermometerCheck } from './readyMade';
 import { measured, plain } from './readyMade/plain';
 import { tableOf, type Entry } from './table';
 
+const bench = presetNamed('Chemistry bench');
+
 // Every ± here is worked out by hand, in standard uncertainties: half-widths over √3.
 const root3 = Math.sqrt(3);
 
@@ -199,6 +201,48 @@ describe('the second look at pieces', () => {
     expect(
       findings([piece, entry(1, 'near', '1.00', { tag: 'V-01' }), entry(1, 'far', '9.00', { tag: 'V-11' })]),
     ).toEqual(['It was read on V-11, the others on V-01: an offset no longer cancels.']);
+  });
+});
+
+describe('a reading on another piece than the plan’s', () => {
+  const poured: Investigation = {
+    ...pin,
+    kit: [
+      { tag: 'C-05', kind: 'graduated-cylinder', model: 'cylinder-50-1' },
+      { tag: 'C-10', kind: 'graduated-cylinder', model: 'cylinder-100-1' },
+      { tag: 'C-02', kind: 'graduated-cylinder', model: 'cylinder-25-0_5' },
+    ],
+    tables: [
+      {
+        key: 'pour',
+        title: 'Pour',
+        trials: 3,
+        columns: [
+          { ...(measured('v', 'Volume', 'V', 'mL', 'C-05') as MeasuredColumn), planned: '20.0' },
+          measured('w', 'More', 'W', 'mL', 'C-05'),
+        ],
+      },
+    ],
+    results: [],
+  };
+  const look = (...entries: Entry[]) => {
+    const cells = tableOf(entries);
+    return secondLookAt(poured, cells, outcomeOf(poured, cells, bench), bench).map(
+      ({ code, place }) => `${place.trial} ${place.column} ${code}`,
+    );
+  };
+  const v = (trial: number, text: string, tag: string) => entry(trial, 'v', text, { tag });
+
+  it('is held against the range and the step of that one', () => {
+    expect(look(v(1, '58.0', 'C-10'))).toEqual([]);
+    expect(look(v(1, '58.0', 'C-05'))).toEqual(['1 v off-the-scale']);
+    // By halves it is read to 0.1 too; past its 25 mL it cannot be.
+    expect(look(v(1, '23.4', 'C-02'), v(2, '33.4', 'C-02'))).toEqual(['2 v off-the-scale']);
+  });
+
+  it('has nothing to ask of a column that nobody planned, or that nobody wrote', () => {
+    expect(look(v(1, '19.8', 'C-05'))).toEqual([]);
+    expect(look(v(1, '20.0', 'C-05'))).toEqual(['1 v planned-amount']);
   });
 });
 

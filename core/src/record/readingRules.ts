@@ -68,6 +68,7 @@ export const plannedOnce: LogbookRule = {
   code: 'planned-amount',
   find: (look) =>
     eachMeasured(look, (column, table, trials): Found[] => {
+      if (column.planned === undefined) return [];
       const same = trials.filter(
         (trial) => look.cells.get(cellKey(trial, column.key))?.current.text.trim() === column.planned,
       );
@@ -79,7 +80,7 @@ export const plannedOnce: LogbookRule = {
               code: 'planned-amount',
               table,
               place: { trial, column: column.key },
-              sentence: `Exactly the planned ${column.planned ?? ''}: was it read?`,
+              sentence: `Exactly the planned ${column.planned}: was it read?`,
               sure: 'worth a look',
             },
           ];

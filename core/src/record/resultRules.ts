@@ -22,8 +22,8 @@ export const outlier: LogbookRule = {
     }),
 };
 
-/** A difference that comes out the wrong way round. */
-export const wrongDirection: LogbookRule = {
+/** A difference that comes out the wrong way round, or a formula that its readings cannot be put into. */
+export const refusedColumn: LogbookRule = {
   code: 'wrong-direction',
   find: ({ investigation, outcome }) =>
     investigation.tables.flatMap((table) =>
@@ -34,11 +34,11 @@ export const wrongDirection: LogbookRule = {
               cell.state === 'refused'
                 ? [
                     {
-                      code: 'wrong-direction',
+                      code: cell.wrongWay ? 'wrong-direction' : 'not-workable',
                       table: table.key,
                       place: { trial, column },
                       sentence: cell.reason,
-                      sure: 'certain',
+                      sure: cell.wrongWay ? 'certain' : 'worth a look',
                     },
                   ]
                 : [],

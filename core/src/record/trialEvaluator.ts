@@ -80,10 +80,7 @@ export class TrialEvaluator {
       );
       const signature = JSON.stringify([
         table.columns.map(({ key }) => text(number, key) ?? null),
-        table.columns
-          .map((column) => otherTag(number, column))
-          .filter(Boolean)
-          .join(),
+        table.columns.map((column) => otherTag(number, column) ?? null),
         standing,
         firstClock ?? null,
         before && table.columns.map(({ key }) => before.read[key]?.value.toString() ?? null),
@@ -151,7 +148,9 @@ export class TrialEvaluator {
     }
     const complete = table.columns.every((column) =>
       column.kind === 'derived'
-        ? derived[column.key]?.state !== 'refused' && (column.by === 'app' || text(column.key) !== undefined)
+        ? derived[column.key]?.state !== 'refused' &&
+          // What reaches back to a trial before is not worked in the first one.
+          (column.by === 'app' || text(column.key) !== undefined || derived[column.key]?.state === 'open')
         : isWords(column)
           ? text(column.key) !== undefined
           : read[column.key] !== undefined,
@@ -199,12 +198,13 @@ export class TrialEvaluator {
         return {
           state: 'refused',
           reason: `${column.heading} comes out as ${value.value.toSignificantDigits(4).toString().replace('-', '−')}: it should be more than nothing.`,
+          wrongWay: true,
         };
       return { state: 'reckoned', value, text: writtenValue(value, this.conventions), steps };
     } catch (error) {
       const reason = sentenceOf(error);
       if (reason === null) throw error;
-      return { state: 'refused', reason };
+      return { state: 'refused', reason, wrongWay: false };
     }
   }
 }

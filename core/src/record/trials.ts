@@ -7,7 +7,12 @@ export type Standing = 'counts' | 'abandoned' | 'excluded';
 /** What a derived cell comes to. */
 export type Derived =
   | { readonly state: 'open'; readonly missing: readonly string[] }
-  | { readonly state: 'refused'; readonly reason: string }
+  | {
+      readonly state: 'refused';
+      readonly reason: string;
+      /** True where it comes out the wrong way round; else it cannot be worked at all. */
+      readonly wrongWay: boolean;
+    }
   | {
       readonly state: 'reckoned';
       readonly value: Quantity;

@@ -12,7 +12,7 @@ export const clockKind: ColumnKind<ClockColumn> = {
     const toSeconds = /:\d{2}:\d{2}/.test(text);
     return {
       value: new Decimal(seconds).div(60),
-      lastPlace: toSeconds ? -1 : 0,
+      lastPlace: toSeconds ? -2 : 0,
       unit: parseProduct('min'),
       point: false,
     };

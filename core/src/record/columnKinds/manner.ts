@@ -31,9 +31,17 @@ const splits: Readonly<Record<Manner, (text: string, rule: ColumnRule | undefine
   },
   parts: (text, rule) => {
     const [, main, line] = mainAndLine.exec(text) ?? [];
-    return main === undefined || line === undefined || !rule ? [text] : [sumOf(main, line, rule)];
+    return main === undefined || line === undefined || !rule || isBeyond(line, rule)
+      ? [text]
+      : [sumOf(main, line, rule)];
   },
 };
+
+const highestOf = ({ instrument, make }: ColumnRule): number => instrument.highestLine?.(make) ?? Infinity;
+
+/** True for a line that is not there. Between the last one and the first of the next turn there is still something to estimate. */
+const isBeyond = (line: string, rule: ColumnRule): boolean =>
+  Math.floor(Number(line.replace(',', '.'))) > highestOf(rule);
 
 /** The main scale and so many lines of the least count, to as many decimals as the line was read to. */
 function sumOf(main: string, line: string, { make }: ColumnRule): string {
@@ -50,5 +58,8 @@ export function mannerAdvice(text: string, { manner }: MeasuredColumn, rule: Col
     return 'Turn it and read it again, here in the same cell: 14.02; 14.04';
   if (manner === 'parts' && !mainAndLine.test(text))
     return `Write the main scale, + and the line that meets one: 14 + 7 is ${sumOf('14', '7', rule)}.`;
+  const [, , line = ''] = mainAndLine.exec(text) ?? [];
+  if (manner === 'parts' && isBeyond(line, rule))
+    return `There is no line ${line}: the lines go from 0 to ${highestOf(rule)}.`;
   return null;
 }
