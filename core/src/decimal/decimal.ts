@@ -10,6 +10,19 @@ export const Decimal = DecimalJs.clone({
 
 export type Decimal = DecimalJs;
 
+/**
+ * A decimal number as somebody typed it where one is asked for: with a comma for its point, or a true minus.
+ * @throws Error for what is none, which was to be refused where it was typed
+ */
+export const decimalOf = (text: string): Decimal => new Decimal(plainDecimal(text));
+
+/** The same as text, with a point and a plain sign. */
+export const plainDecimal = (text: string): string =>
+  text.trim().replace(',', '.').replace('−', '-').replace(/^\+/, '');
+
+export const isPlainDecimal = (text: string): boolean =>
+  /^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/i.test(plainDecimal(text));
+
 const powers = new Map<number, Decimal>();
 
 /** 10 to a whole power, exactly. The small ones, which are asked for all the time, are made once. */

@@ -1,3 +1,4 @@
+import { decimalOf } from '../figures';
 import { errorCauses, type ErrorCause } from './errorCauses';
 import type { Conventions } from '../conventions';
 import type { PercentError } from '../density/percentError';
@@ -27,7 +28,7 @@ export function againstAccepted(
   { error }: PercentError,
   conventions: Conventions,
 ): ReturnType<typeof agreement> {
-  const own = asStandard(Number((plan.accepted?.tolerance ?? '0').replace(',', '.')), conventions);
+  const own = asStandard(decimalOf(plan.accepted?.tolerance ?? '0').toNumber(), conventions);
   const degrees = effectiveDegrees([...contributions, { contribution: own }]);
   return agreement(error.value.toNumber(), Math.hypot(uncertainty ?? NaN, own), degrees);
 }

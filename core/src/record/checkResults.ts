@@ -1,4 +1,4 @@
-import { Decimal, inUnit, parseNumber } from '../figures';
+import { Decimal, decimalOf, inUnit, isPlainDecimal, parseNumber } from '../figures';
 import { parseProduct, unitFactor } from '../units';
 import { checkFormula } from './checkFormula';
 import { columnOf, unitOf, type Investigation, type ResultPlan } from './investigation';
@@ -39,7 +39,7 @@ const checks: { readonly [Kind in ResultPlan['kind']]: Check<Kind> } = {
   value: (investigation, { formula, unit }, here) =>
     checkFormula(investigation, null, formula, unit, Infinity, here),
   mean: (investigation, { column, unit, concordant }, here) => {
-    if (concordant !== undefined && !(Number(concordant.replace(',', '.')) > 0))
+    if (concordant !== undefined && !(isPlainDecimal(concordant) && decimalOf(concordant).gt(0)))
       return [
         {
           place: `${here}.concordant`,
@@ -59,7 +59,7 @@ const checks: { readonly [Kind in ResultPlan['kind']]: Check<Kind> } = {
     if (!y) return [noColumn(plan.y, `${here}.y`)];
     if (x.table !== y.table)
       return [{ place: `${here}.y`, sentence: 'A line needs two columns of one table.' }];
-    if (plan.gives !== 'slope' && !parseNumber(plan.at ?? '').ok)
+    if (plan.gives !== 'slope' && !isPlainDecimal(plan.at ?? ''))
       return [{ place: `${here}.at`, sentence: 'Say at which value the line is asked.' }];
     return [];
   },

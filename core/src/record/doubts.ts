@@ -1,5 +1,5 @@
 import { perGramCube } from '../density';
-import { Decimal } from '../figures';
+import { Decimal, parseNumber } from '../figures';
 import type { Outcome } from './outcome';
 import type { Result } from './result';
 import { writtenMean } from './trials';
@@ -23,8 +23,9 @@ export function questionAbout({ plan, value, uncertainty }: Result): string | nu
     return `${written} would be denser than any metal. Is a point misplaced, a volume in another unit, or one reading in the place of another?`;
   if (perCube !== null && size * perCube < densitiesFrom)
     return `${written} would be as light as a gas. Is a point misplaced, or a mass in another unit?`;
-  const accepted = Number(plan.accepted?.value);
-  if (Number.isFinite(accepted) && accepted !== 0) {
+  const parsed = plan.accepted && parseNumber(plan.accepted.value);
+  const accepted = parsed?.ok ? parsed.number.value.toNumber() : 0;
+  if (accepted !== 0) {
     const times = size / accepted;
     if (times < 0) return `${written} has another sign than what was expected. What was taken from what?`;
     if (times > farOff || times < 1 / farOff) {

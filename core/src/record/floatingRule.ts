@@ -1,3 +1,4 @@
+import { decimalOf } from '../figures';
 import { floatsIn, perGramCube } from '../density';
 import { waterDensity } from '../reference';
 import type { AskedQuestion } from './investigation';
@@ -15,7 +16,7 @@ export const contradictsFloating: LogbookRule = {
       const floats = saysThatItFloats(cells.get(subjectKey({ kind: 'answer', question: key }))?.current.text);
       if (floats === null) return [];
       const name = liquid?.name ?? 'water';
-      const density = liquid ? Number(liquid.density.replace(',', '.')) : waterDensity(20) / 1000;
+      const density = liquid ? decimalOf(liquid.density).toNumber() : waterDensity(20) / 1000;
       return outcome.results.flatMap((state): Found[] => {
         const per = perGramCube(state.plan.unit);
         if (state.state !== 'reckoned' || per === null) return [];

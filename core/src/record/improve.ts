@@ -1,7 +1,7 @@
 import type { Conventions } from '../conventions';
 import type { InstrumentKind } from '../conventions/kinds';
 import { perGramCube } from '../density';
-import { Decimal, roundToFigures } from '../figures';
+import { Decimal, decimalOf, roundToFigures } from '../figures';
 import { instrumentOf, modelOf, type Make } from '../instruments';
 import { kitOf, type Investigation, type KitItem } from './investigation';
 import { OutcomeEvaluator } from './outcome';
@@ -117,7 +117,7 @@ function vesselsWeighed(
   { contributions, typeA, typeB }: Result,
 ): (readonly [tag: string, then: number])[] {
   const toleranceOf = ({ kind, model, tolerance }: KitItem) =>
-    Number(tolerance ?? modelOf(instrumentOf(kind), model).tolerance);
+    decimalOf(tolerance ?? modelOf(instrumentOf(kind), model).tolerance).toNumber();
   const balances = kit.filter(({ kind }) => instrumentOf(kind).quantity === 'mass').map(toleranceOf);
   if (balances.length === 0) return [];
   const instruments = contributions.filter(({ kind }) => kind !== 'repeat');

@@ -1,3 +1,4 @@
+import { decimalOf } from '../figures';
 import { instrumentOf, modelOf } from '../instruments';
 import type { Component, Contribution, Input, ModelEquation } from '../uncertainty';
 import { kitOf, type KitItem, type MeasuredColumn } from './investigation';
@@ -140,7 +141,7 @@ export class Marks {
 /** What the maker of a piece promises, in base units. */
 function sizeOf({ kind, model, tolerance: own }: KitItem): number {
   const { tolerance, unit } = modelOf(instrumentOf(kind), model);
-  return Number(own ?? tolerance) * perUnit(unit);
+  return decimalOf(own ?? tolerance).toNumber() * perUnit(unit);
 }
 
 /** The reading that a term is, alone or with the scatter of its mean. */

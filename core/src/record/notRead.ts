@@ -1,5 +1,5 @@
 import type { Conventions } from '../conventions';
-import type { Quantity } from '../figures';
+import { decimalOf, parseNumber, plainDecimal, type Quantity } from '../figures';
 import type { Input } from '../uncertainty';
 import type { AllowanceColumn, GivenColumn, GivenValue, Table } from './investigation';
 import { asStandard, perUnit } from './modelInputs';
@@ -38,10 +38,11 @@ export function givenInput(
   const base = perUnit(column.unit);
   const at = column.values.indexOf(own);
   const row = column.values.length > 1 ? `, ${rows?.[at]?.name ?? at}` : '';
-  const u = asStandard(Number(own.plusMinus ?? 0), conventions) * base;
+  const parsed = parseNumber(plainDecimal(own.value));
+  const u = asStandard(decimalOf(own.plusMinus ?? '0').toNumber(), conventions) * base;
   return {
     name: `${column.key} as given, ${at}`,
-    value: Number(own.value) * base,
+    value: (parsed.ok ? parsed.number.value : decimalOf(own.value)).toNumber() * base,
     components: own.plusMinus
       ? [{ source: `${called}${row}, from ${own.source}`, kind: 'tolerance', u }]
       : [],

@@ -1,5 +1,5 @@
 import type { Comparison, Group, Observation } from '../compare';
-import { inUnit } from '../figures';
+import { inUnit, plainDecimal } from '../figures';
 import { parseProduct } from '../units';
 import {
   columnOf,
@@ -108,8 +108,8 @@ function grouped(key: string, name: string, plan: MeanPlan, values: readonly Val
     name,
     reference: accepted
       ? {
-          value: plainNumber(accepted.value),
-          ...(accepted.tolerance ? { tolerance: plainNumber(accepted.tolerance) } : {}),
+          value: plainDecimal(accepted.value),
+          ...(accepted.tolerance ? { tolerance: plainDecimal(accepted.tolerance) } : {}),
         }
       : null,
     step: places.length === 0 ? 0 : 10 ** Math.max(...places),
@@ -201,5 +201,3 @@ function dayRead({ cells }: PooledBook, { columns }: Table, trial: number): stri
   const last = times.sort().at(-1);
   return last === undefined ? '' : isoDay(last);
 }
-
-const plainNumber = (text: string): string => text.trim().replace(',', '.').replace('−', '-');

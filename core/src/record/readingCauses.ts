@@ -1,3 +1,4 @@
+import { decimalOf } from '../figures';
 import type { Component } from '../uncertainty';
 import { clockHalfWidth, halfWidthOf } from './columnKinds';
 import { readOn } from './columnRule';
@@ -68,14 +69,17 @@ export class ReadingCauses {
               bound(
                 `${correction ? 'correction' : 'zero'} of ${tag}`,
                 'offset',
-                Number(offset),
+                decimalOf(offset).toNumber(),
                 perUnit(make.unit),
               ),
             ]
           : []),
       ],
       scale: scalePercent
-        ? { source: `scale of ${tag}`, share: asStandard(Number(scalePercent) / 100, conventions) }
+        ? {
+            source: `scale of ${tag}`,
+            share: asStandard(decimalOf(scalePercent).toNumber() / 100, conventions),
+          }
         : null,
     };
   }

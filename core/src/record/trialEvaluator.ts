@@ -1,5 +1,5 @@
 import type { Conventions } from '../conventions';
-import { convert, evaluateTree, namesIn, type Quantity } from '../figures';
+import { convert, decimalOf, evaluateTree, namesIn, plainDecimal, type Quantity } from '../figures';
 import { allowanceFrom, quantityOf, spreadWithin, wordIn } from './columnKinds';
 import { clockZero, clockZeroOfRow } from './clockZero';
 import { columnRule, type ColumnRule } from './columnRule';
@@ -132,7 +132,9 @@ export class TrialEvaluator {
         continue;
       }
       const written =
-        column.kind === 'given' ? givenIn(column, table, trial)?.value.replace('−', '-') : text(column.key);
+        column.kind === 'given'
+          ? plainDecimal(givenIn(column, table, trial)?.value ?? '') || undefined
+          : text(column.key);
       if (column.kind === 'choice') words[column.key] = wordIn(written ?? '', column) ?? '';
       const tag = otherTag(column);
       const rule = column.kind === 'measured' ? this.#ruleOf(columnOn(column, tag)) : undefined;
@@ -140,7 +142,7 @@ export class TrialEvaluator {
       const shown = quantityOf(written, column, context);
       if (tag !== undefined) readOn[column.key] = tag;
       if (column.kind === 'allowance' && shown)
-        allowed[column.key] = Number(allowanceFrom(written ?? '')?.plusMinus ?? 0);
+        allowed[column.key] = decimalOf(allowanceFrom(written ?? '')?.plusMinus ?? '0').toNumber();
       if (column.kind === 'measured' && column.manner === 'turned' && shown)
         spread[column.key] = spreadWithin(written ?? '', column, context);
       const value = shown && rule?.corrected ? { ...shown, value: rule.corrected(shown.value) } : shown;

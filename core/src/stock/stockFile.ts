@@ -1,5 +1,6 @@
 import { csvFormatRows, csvParseRows } from 'd3-dsv';
 import type { InstrumentKind } from '../conventions/kinds';
+import { plainDecimal } from '../decimal/decimal';
 import { forSpreadsheet, fromSpreadsheet } from '../spreadsheet';
 import { checkPiece } from './checkPiece';
 import type { Correction } from './correction';
@@ -63,7 +64,7 @@ export function stockIn(text: string): StockRow[] {
   return rows.flatMap((row, at): StockRow[] => {
     if (row.every((cell) => cell.trim() === '')) return [];
     const cell = (name: Name) => fromSpreadsheet(row[headings.indexOf(name)] ?? '').trim();
-    const number = (name: Name) => plainNumber(cell(name));
+    const number = (name: Name) => plainDecimal(cell(name));
     const found = { plusMinus: number('correction ±'), on: cell('found on'), by: cell('found by') };
     const { correction, problem } = correctionFrom(cell('correction'), found);
     const { checks, unread } = checksFrom(cell('checks'));
@@ -96,8 +97,6 @@ export function stockIn(text: string): StockRow[] {
   });
 }
 
-const plainNumber = (text: string): string => text.trim().replace('−', '-');
-
 /** `zero 0.03`, or `0: 0.4; 99.6: -0.4`. */
 const correctionText = (correction: Correction): string =>
   correction.kind === 'zero'
@@ -110,8 +109,9 @@ function correctionFrom(
 ): { readonly correction: Correction | null; readonly problem: readonly string[] } {
   if (text === '') return { correction: null, problem: [] };
   const zero = /^zero\s+(.+)$/i.exec(text);
-  if (zero) return { correction: { kind: 'zero', error: plainNumber(zero[1] ?? ''), ...found }, problem: [] };
-  const pairs = text.split(';').map((part) => part.split(':').map(plainNumber));
+  if (zero)
+    return { correction: { kind: 'zero', error: plainDecimal(zero[1] ?? ''), ...found }, problem: [] };
+  const pairs = text.split(';').map((part) => part.split(':').map(plainDecimal));
   if (pairs.some((pair) => pair.length !== 2))
     return {
       correction: null,
@@ -136,7 +136,7 @@ function checksFrom(text: string): { readonly checks: readonly Check[]; readonly
     const [, on = '', by = '', known = '', shown = ''] =
       /^(\S+),\s*([^:]*):\s*(\S+)\s+shown as\s+(\S+)$/.exec(part) ?? [];
     if (shown === '') unread.push(`A check is “2026-11-03, who: 100.00 shown as 99.98”, not “${part}”.`);
-    else checks.push({ on, by: by.trim(), known: plainNumber(known), shown: plainNumber(shown) });
+    else checks.push({ on, by: by.trim(), known: plainDecimal(known), shown: plainDecimal(shown) });
   }
   return { checks, unread };
 }

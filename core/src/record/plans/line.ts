@@ -1,4 +1,4 @@
-import { Decimal, namesIn, type Quantity } from '../../figures';
+import { Decimal, decimalOf, namesIn, type Quantity } from '../../figures';
 import { fitLine, givenBy } from '../../statistics';
 import { inBase, quadrature, worstCase } from '../../uncertainty';
 import { parseProduct } from '../../units';
@@ -39,7 +39,7 @@ export function lineResult(plan: LinePlan, modelInputs: ModelInputs): LineResult
   const given = givenBy(
     line,
     points,
-    plan.gives === 'slope' ? { gives: 'slope' } : { gives: plan.gives, at: new Decimal(plan.at ?? 0) },
+    plan.gives === 'slope' ? { gives: 'slope' } : { gives: plan.gives, at: decimalOf(plan.at ?? '0') },
   );
   // From the units of the columns to that of the result.
   const factor = { slope: perY / perX, y: perY, x: perX }[plan.gives] / perResult;

@@ -1,5 +1,5 @@
 import type { Conventions } from '../../conventions';
-import { inUnit, writeAtPlace, type Decimal, type Quantity } from '../../figures';
+import { decimalOf, inUnit, writeAtPlace, type Decimal, type Quantity } from '../../figures';
 import { summarize, suspectOutlier, type Summary } from '../../statistics';
 import { parseProduct } from '../../units';
 import { inResultUnit, instrumentUncertainty, typeAOf } from '../combination';
@@ -17,7 +17,7 @@ import { atMeans } from './atMeans';
 export function meanResult(plan: MeanPlan, modelInputs: ModelInputs): MeanResult {
   const { column, table } = columnNamed(plan, modelInputs);
   if (plan.concordant === undefined) return meanOver(plan, modelInputs, 0);
-  const spread = Number(plan.concordant.replace(',', '.').replace('−', '-'));
+  const spread = decimalOf(plan.concordant).toNumber();
   const unit = parseProduct(plan.unit);
   const rows = modelInputs.trials[table.key] ?? [];
   const values = rows.flatMap((trial) => {
