@@ -6,6 +6,8 @@ import { readRightly, settingShown, take } from '../support/reading';
 const folder = resolve(import.meta.dirname, '../../docs/screenshots');
 const shoot = async (page: Page, name: string) => {
   await page.evaluate(() => document.fonts.ready);
+  // Everything that was written has arrived.
+  await page.getByText(/to be sent; nothing is lost/).waitFor({ state: 'hidden' });
   await page.screenshot({ path: resolve(folder, `${name}.png`), animations: 'disabled' });
 };
 
