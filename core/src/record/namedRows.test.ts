@@ -58,6 +58,23 @@ describe('rows with names', () => {
     expect(results(glasswareThreeWays, entries).map(({ trialsWanted }) => trialsWanted)).toEqual([0, 3, 4]);
   });
 
+  it('give what is accepted for them to the results that are in its unit, and to no other', () => {
+    const [volume] = glasswareThreeWays.results;
+    const share = { ...volume!, key: 'share', name: 'Share', unit: '%', accepted: null };
+    const both = { ...glasswareThreeWays, results: [volume!, share] };
+    const accepted = plannedResults(both).map(({ plan }) => [plan.key, plan.accepted?.unit ?? null]);
+    expect(accepted.filter(([key]) => key?.startsWith('share'))).toEqual([
+      ['share.burette', null],
+      ['share.cylinder', null],
+      ['share.beaker', null],
+    ]);
+    expect(accepted.filter(([key]) => key?.startsWith('V.')).map(([, unit]) => unit)).toEqual([
+      'mL',
+      'mL',
+      'mL',
+    ]);
+  });
+
   it('begin afresh: the first portion of a vessel has no trial before', () => {
     const entries = [
       ...rows(portionsThreeVessels, 't', '20.0', '20.0'),

@@ -51,7 +51,7 @@ export const plannedResults = (investigation: Investigation): PlannedResult[] =>
     const rowed = investigation.tables.find(({ key }) => key === plan.perRow);
     if (rowed?.rows)
       return rowed.rows.map((row) => ({
-        plan: { ...ofGroup(plan, row), accepted: row.accepted ?? plan.accepted },
+        plan: { ...ofGroup(plan, row), accepted: acceptedFor(plan, row) },
         investigation: asOneGroup(investigation, rowed, trialsEach(rowed), rowed.rows?.indexOf(row)),
         only: { table: rowed, takes: ({ trial }) => rowOf(rowed, trial) === row },
       }));
@@ -65,6 +65,10 @@ export const plannedResults = (investigation: Investigation): PlannedResult[] =>
       only: { table, takes: ({ words }) => words?.[column.key] === word },
     }));
   });
+
+/** What is accepted for a result of a row: the row's own, where that is in the unit of this result and so about it. */
+export const acceptedFor = (plan: ResultPlan, row: NamedRow | null | undefined): ResultPlan['accepted'] =>
+  row?.accepted?.unit === plan.unit ? row.accepted : plan.accepted;
 
 /** A result as it is of one group: by a key and a name of its own. */
 const ofGroup = (

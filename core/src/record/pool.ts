@@ -9,7 +9,7 @@ import {
   type NamedRow,
   type Table,
 } from './investigation';
-import { rowOf } from './namedRows';
+import { acceptedFor, rowOf } from './namedRows';
 import { isoDay } from './day';
 import type { Outcome } from './outcome';
 import type { MeanResult } from './result';
@@ -101,7 +101,7 @@ const groupsBy: Readonly<
 function grouped(key: string, name: string, plan: MeanPlan, values: readonly Value[]): Group {
   const [first] = values;
   const rows = new Set(values.map(({ row }) => row?.key));
-  const accepted = rows.size === 1 ? (first?.row?.accepted ?? plan.accepted) : plan.accepted;
+  const accepted = rows.size === 1 ? acceptedFor(plan, first?.row) : plan.accepted;
   const places = values.flatMap(({ lastPlace }) => lastPlace ?? []);
   const group: Group = {
     key,

@@ -25,18 +25,19 @@ export const agreementOfRoutes = (results: readonly Result[]): RouteAgreement[] 
     return [{ first, other, times, verdict, surer: first.uncertainty <= other.uncertainty ? first : other }];
   });
 
-/** Where no result says what quantity it is, as in files of old, the first is held against the others in its unit. */
-function pairsOf(results: readonly Result[]): (readonly [Result, Result])[] {
-  const declared = results.some(({ plan }) => plan.quantity !== undefined);
-  return results.flatMap((first, at) =>
-    results.slice(at + 1).flatMap((other) => {
-      const same = declared
-        ? first.plan.quantity !== undefined && first.plan.quantity === other.plan.quantity
-        : at === 0;
-      return same && first.plan.unit === other.plan.unit ? [[first, other] as const] : [];
-    }),
+/** Results of which nobody said that they are the same quantity are never held against each other, whatever their unit. */
+const pairsOf = (results: readonly Result[]): (readonly [Result, Result])[] =>
+  results.flatMap((first, at) =>
+    results
+      .slice(at + 1)
+      .filter(
+        ({ plan }) =>
+          plan.quantity !== undefined &&
+          plan.quantity === first.plan.quantity &&
+          plan.unit === first.plan.unit,
+      )
+      .map((other) => [first, other] as const),
   );
-}
 
 /**
  * Of the difference of two results, as one model: what they share enters with its own sign, cancelling or adding

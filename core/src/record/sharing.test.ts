@@ -336,9 +336,9 @@ describe('two routes to one quantity', () => {
       ['one', 'third'],
       ['other', 'third'],
     ]);
-    // Files of old do not say it: the first is held against those in its unit.
-    const old = what(route('one', 'm / V1'), route('other', 'm / V2'), route('third', 'm / V1'));
-    expect(agreementOfRoutes(resultsOf(old))).toHaveLength(2);
+    // Where nobody says that they are the same, a common unit does not either.
+    const undeclared = what(route('one', 'm / V1'), route('other', 'm / V2'), route('third', 'm / V1'));
+    expect(agreementOfRoutes(resultsOf(undeclared))).toEqual([]);
   });
 
   it('of the same trials scatter row by row: what moves both alike is no difference', () => {
