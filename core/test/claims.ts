@@ -14,7 +14,8 @@ import { withoutStructure } from '../src/statistics';
 export interface ClaimCell {
   readonly name: string;
   readonly claim: ClaimKind;
-  readonly groups: readonly { readonly off: number; readonly sd: number }[];
+  readonly groups: readonly { readonly off: number; readonly sd: number; readonly n?: number }[];
+  /** Trials of a group that does not say. */
   readonly n: number;
   readonly tails: 'normal' | 'heavy';
   /** True for a cell with a real difference: then it is power that is counted. */
@@ -37,24 +38,20 @@ function draw(random: Random, tails: ClaimCell['tails']): number {
 }
 
 /** One group of one class, read to a step of 1 whose lines stand anywhere. */
-function sampled(
-  key: string,
-  { off, sd }: ClaimCell['groups'][number],
-  cell: ClaimCell,
-  random: Random,
-): Sample {
+function sampled(key: string, group: ClaimCell['groups'][number], cell: ClaimCell, random: Random): Sample {
+  const { off, sd, n = cell.n } = group;
   const lines = random.next();
-  const values = Array.from({ length: cell.n }, () => {
+  const values = Array.from({ length: n }, () => {
     const value = off + sd * draw(random, cell.tails);
     return Math.round(value + lines) - lines;
   });
-  const mean = values.reduce((sum, value) => sum + value, 0) / cell.n;
-  const variance = values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (cell.n - 1);
+  const mean = values.reduce((sum, value) => sum + value, 0) / n;
+  const variance = values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1);
   const sorted = [...values].sort((a, b) => a - b);
-  const median = ((sorted[(cell.n - 1) >> 1] ?? 0) + (sorted[cell.n >> 1] ?? 0)) / 2;
+  const median = ((sorted[(n - 1) >> 1] ?? 0) + (sorted[n >> 1] ?? 0)) / 2;
   return {
     key,
-    n: cell.n,
+    n,
     mean,
     error: mean,
     variance,
@@ -101,6 +98,10 @@ const signs = (k: number, off: number, sd: number) =>
 const spreads = (k: number, off: number, sd: number) =>
   Array.from({ length: k }, (_, at) => ({ off, sd: at % 2 === 0 ? sd : 4 * sd }));
 
+/** Groups of which one has few trials and the next many. */
+const unlike = (ns: readonly number[], off: number, sds: readonly number[] = [1]) =>
+  ns.map((n, at) => ({ off, sd: sds[at % sds.length] ?? 1, n }));
+
 const cell = (
   claim: ClaimKind,
   what: string,
@@ -109,7 +110,7 @@ const cell = (
   tails: ClaimCell['tails'] = 'normal',
   real = false,
 ): ClaimCell => ({
-  name: `${claim}: ${what}, ${groups.length} of ${n}${tails === 'heavy' ? ', heavy tails' : ''}`,
+  name: `${claim}: ${what}, ${groups.length} of ${[...new Set(groups.map((own) => own.n ?? n))].join(' and ')}${tails === 'heavy' ? ', heavy tails' : ''}`,
   claim,
   groups,
   n,
@@ -137,6 +138,15 @@ export const claimCells: readonly ClaimCell[] = [
   cell('more accurate', 'off by 10 either way', signs(4, 10, 1), 5, 'heavy'),
   cell('more accurate', 'off alike by 10', alike(4, 10, 1), 8, 'heavy'),
   cell('more accurate', 'half of them nearer', [...alike(3, 0, 1), ...alike(3, 6, 1)], 5),
+  // The same where one has many trials and another few.
+  cell('more accurate', 'off alike by 10', unlike([2, 20], 10), 2),
+  cell('more accurate', 'off alike by 10, SD 4 and 1', unlike([2, 20], 10, [4, 1]), 2),
+  cell('more accurate', 'off alike by 10, SD 1 and 4', unlike([2, 20], 10, [1, 4]), 2),
+  cell('more accurate', 'off alike by 10', unlike([2, 2, 2, 12, 12, 12], 10), 2),
+  cell('differ', 'alike, SD 1', unlike([2, 20], 0), 2),
+  cell('differ', 'alike, SD 2 and 0.5', unlike([3, 12], 0, [2, 0.5]), 3),
+  cell('differ', 'alike, SD 1', unlike([2, 2, 2, 12, 12, 12], 0), 2),
+  cell('differ', 'alike, SD 1', unlike([6, 6, 12, 12], 0), 6),
   // As near to each other.
   ...[5, 6, 8, 12].flatMap((n) =>
     [0.7, 1, 2].map((sd) => cell('more precise', `alike, SD ${sd}`, alike(2, 0, sd), n)),

@@ -1,6 +1,7 @@
 import { seeded } from '../chance/random';
 import {
   anovaOf,
+  behrensFisher,
   holm,
   meansDifferP,
   studentQuantile,
@@ -94,13 +95,13 @@ export const biases = (samples: readonly Sample[]): ComparisonVerdict[] =>
   );
 
 /**
- * Which of two groups lies nearer to what it should be: only where the Welch tests of both ē_A − ē_B and ē_A + ē_B reject, which
+ * Which of two groups lies nearer to what it should be: only where the tests of both ē_A − ē_B and ē_A + ē_B reject, which
  * |ē_A| < |ē_B| is made of; p is the larger of the two. By Holm over all pairs.
  */
 export const moreAccurate = (samples: readonly Sample[]): ComparisonVerdict[] =>
   verdicts(
     'more accurate',
-    'Welch’s t of difference and sum',
+    't of difference and sum',
     pairsOf(samples).flatMap((pair): Found[] => {
       const [a, b] = [...pair].sort((one, other) => Math.abs(one.error ?? 0) - Math.abs(other.error ?? 0));
       if (!a || !b || a.error === null || b.error === null) return [];
@@ -110,14 +111,19 @@ export const moreAccurate = (samples: readonly Sample[]): ComparisonVerdict[] =>
       const [ofA, ofB] = [ofMean(a), ofMean(b)];
       if (!ofA || !ofB || ofA.of + ofB.of === 0)
         return [{ of, n, size, test: null, open: twoTrials(n), trials: never }];
-      // One reference for both enters the sum alone, with twice its uncertainty.
-      const reference = { of: (a.uRef + b.uRef) ** 2, df: Infinity };
-      const difference = welchOf(a.error - b.error, [ofA, ofB]);
-      const sum = welchOf(a.error + b.error, [ofA, ofB, reference]);
+      // One reference for both enters the sum alone, with twice its uncertainty: with the surer of the two.
+      const reference = (a.uRef + b.uRef) ** 2;
+      const difference = behrensFisher(a.error - b.error, ofA, ofB);
+      const sum =
+        ofA.df === ofB.df
+          ? welchOf(a.error + b.error, [ofA, ofB, { of: reference, df: Infinity }])
+          : ofA.df > ofB.df
+            ? behrensFisher(a.error + b.error, { ...ofA, of: ofA.of + reference }, ofB)
+            : behrensFisher(a.error + b.error, ofA, { ...ofB, of: ofB.of + reference });
       const weaker = difference.p > sum.p ? difference : sum;
       const least = Math.min(Math.abs(a.error - b.error), Math.abs(a.error + b.error));
       const variance = ofA.of * a.n + ofB.of * b.n;
-      return [{ of, n, size, test: weaker, trials: (at) => trialsFor(least, variance, reference.of, at, 2) }];
+      return [{ of, n, size, test: weaker, trials: (at) => trialsFor(least, variance, reference, at, 2) }];
     }),
   );
 
@@ -167,12 +173,16 @@ const withdrawn = ({ claim, of, size, evidence }: ComparisonVerdict): Comparison
   settles: { by: 'never' },
 });
 
+/** Groups whose numbers are not alike have so many trials at least for the bootstrap over all of them. */
+const leastUnlike = 6;
+
 /** Draws of the bootstrap, and where it begins: the same trials always give the same verdict. */
 const bootstrap = { draws: 4000, seed: 20 } as const;
 
 /**
- * Whether groups differ at all: from four on by a parametric bootstrap, of two or three by their pairs. Then which do: Welch’s pairs,
- * by Holm. The first verdict is of all of them where there are four or more.
+ * Whether groups differ at all: from four on by a parametric bootstrap, of two or three by their pairs. Then which do: their pairs,
+ * by Holm. The first verdict is of all of them where there are four or more, alike in number or of six trials at least: for others
+ * the bootstrap does not keep its promise, and they differ where a pair does.
  */
 export function differ(samples: readonly Sample[]): ComparisonVerdict[] {
   const known = samples.flatMap((sample) => {
@@ -182,7 +192,7 @@ export function differ(samples: readonly Sample[]): ComparisonVerdict[] {
   const centre = ({ mean, error }: Sample) => error ?? mean;
   const pairs = verdicts(
     'differ',
-    'Welch’s t',
+    't of two means',
     pairsOf(samples).map(([a, b]): Found => {
       const [ofA, ofB] = [ofMean(a), ofMean(b)];
       const [of, n, size] = [[a.key, b.key], Math.min(a.n, b.n), centre(a) - centre(b)];
@@ -192,18 +202,23 @@ export function differ(samples: readonly Sample[]): ComparisonVerdict[] {
         of,
         n,
         size,
-        test: welchOf(size, [ofA, ofB]),
+        test: behrensFisher(size, ofA, ofB),
         trials: (at) => trialsFor(size, varianceAtLeast(a) + varianceAtLeast(b), 0, at, 2),
       };
     }),
   );
   if (samples.length < 4 || known.length < 4) return pairs;
+  const numbers = known.map(({ mean }) => mean.df + 1);
+  if (Math.min(...numbers) < leastUnlike && numbers.some((n) => n !== numbers[0])) return pairs;
   const p = meansDifferP(
-    known.map(({ sample, mean }) => ({
-      mean: centre(sample),
-      variance: mean.of * (mean.df + 1),
-      n: mean.df + 1,
-    })),
+    // In an order of their own, so that neither names nor rows decide which draws they get.
+    known
+      .map(({ sample, mean }) => ({
+        mean: centre(sample),
+        variance: mean.of * (mean.df + 1),
+        n: mean.df + 1,
+      }))
+      .sort((a, b) => a.n - b.n || a.variance - b.variance || a.mean - b.mean),
     seeded(bootstrap.seed),
     bootstrap.draws,
   );

@@ -6,6 +6,7 @@ export * from './agreement';
 export * from './sample';
 export * from './oneSampleT';
 export * from './welchT';
+export * from './behrensFisher';
 export * from './fRatio';
 export * from './anova';
 export * from './leveneMedian';

@@ -188,6 +188,7 @@ describe('held back', () => {
         const stream = await reader.stream('/api/events');
         const go = (await take(reader)).body;
         const given = await answer(reader, go.id, at % 2 === 0 ? '23.7' : '24.6');
+        expect([given.status, given.body]).toEqual([200, expect.anything()]);
         const { picture: _, ...setting } = (await reader.get<SettingAnswer>(`/api/bench/settings/${go.id}`))
           .body;
         const { picture: __, ...went } = go;

@@ -2,7 +2,6 @@ import { sameName } from '@green-beam/core';
 import { hash } from '@node-rs/argon2';
 import { randomInt } from 'node:crypto';
 import { Piscina } from 'piscina';
-import type { Niceness } from '../threads/worker';
 import { workerFile } from '../threads/workers';
 
 /** Short plain words that are hard to mishear and hard to misspell: 123 of them, so four make 27 bits. */
@@ -34,7 +33,6 @@ export const nameKey = sameName;
 const thread = new Piscina({
   filename: workerFile(),
   name: 'verifying',
-  workerData: { niceness: 10 } satisfies Niceness,
   minThreads: 0,
   maxThreads: 1,
   idleTimeout: 60_000,

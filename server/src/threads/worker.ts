@@ -1,15 +1,12 @@
 import { verifySync } from '@node-rs/argon2';
 import { setPriority } from 'node:os';
-import { workerData } from 'piscina';
 import { doJob, type JobName, type Jobs } from './jobs';
 
-/** How far a thread lets others go before it: 0 not at all, 19 as far as can be. */
-export interface Niceness {
-  readonly niceness: number;
-}
+/** How far a thread lets others go before it, of 19: a busy machine leaves it a third of what they get, not nothing. */
+const niceness = 5;
 
 // Whoever writes a reading goes first. On Linux 0 is the calling thread alone.
-if (process.platform === 'linux') setPriority(0, (workerData as Niceness).niceness);
+if (process.platform === 'linux') setPriority(0, niceness);
 
 /** What a thread of the pool does: one job at a time. */
 export default <Name extends JobName>({

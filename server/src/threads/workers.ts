@@ -4,7 +4,6 @@ import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
 import { Problem } from '../http/problem';
 import type { Done, JobName, Jobs } from './jobs';
-import type { Niceness } from './worker';
 
 /** So many jobs of one person are taken at once: nobody fills the queue for the others. */
 const mostOfOne = 2;
@@ -39,7 +38,6 @@ export const workerFile = (): string => {
 export function createWorkers({ deadlineMs = 3_000 }: { readonly deadlineMs?: number } = {}): Workers {
   const pool = new Piscina({
     filename: workerFile(),
-    workerData: { niceness: 19 } satisfies Niceness,
     minThreads: 1,
     maxThreads: Math.max(1, availableParallelism() - 1),
     maxQueue: mostWaiting,
