@@ -26,9 +26,9 @@ Made by \`npm run benchmark:claims\`; a tenth of it runs with the tests. Each ce
 stand anywhere, standard deviations in steps. *False* is the share of classes in which at least one claim is made that is not so: at most
 5 %, which by four errors of the simulation is ${(100 * most).toFixed(2)} %. *Found* is the share in which a true difference is claimed.
 
-The rules (\`core/src/compare\`): a bias by t = error / √(s²/n + step²/12 + u²); *more accurate* where the Welch tests of both the difference and the
-sum of two errors reject; *more precise* by the distances from the median without what small samples have by construction, from five trials on
-and not below 0.6 steps; *differ* from four groups on by a parametric bootstrap, then Welch’s pairs; claims of one kind by Holm at 5 %.
+The rules (\`core/src/compare\`): a bias by t = error / √(s²/n + step²/12 + u²); *more accurate* where the tests of both the difference and the
+sum of two errors reject (Welch where the numbers of trials are alike, Behrens and Fisher where they are not); *more precise* by the distances from the median without what small samples have by construction, from five trials on
+and not below 0.6 steps; *differ* from four groups on by a parametric bootstrap, where their numbers are alike or at least six, then their pairs; claims of one kind by Holm at 5 %.
 
 | cell | false | found |
 |---|---|---|
