@@ -55,6 +55,29 @@ describe('a kept logbook', () => {
     await eventually(() => expect(ids(queries)).toEqual([['a', 'mate', 'mine'], [], 3]));
   });
 
+  it.each([
+    ['not there yet', []],
+    ['there already', [entry('a')]],
+  ] as const)('that is on its way and %s has what arrived before it came', async (_, before) => {
+    const queries = before.length > 0 ? holding(book(before, 1)) : new QueryClient();
+    serve([
+      [1, entry('a')],
+      [2, entry('b')],
+    ]);
+    let come: (kept: KeptLogbook) => void = () => undefined;
+    const fetched = queries.fetchQuery({
+      queryKey: keyOf('b'),
+      queryFn: () => new Promise<KeptLogbook>((done) => (come = done)),
+    });
+    await eventually(() => expect(queries.isFetching()).toBe(1));
+    arrive(queries, 'b', { entries: [entry('b')], after: 1, last: 2 });
+    await catchUp(queries, 'b');
+    // It was read before.
+    come(book([entry('a')], 1));
+    await fetched;
+    await eventually(() => expect(ids(queries)[0]).toEqual(['a', 'b']));
+  });
+
   it('takes what comes right after its last without asking, once', () => {
     const queries = holding(book([entry('a')], 1));
     const asked = serve([]);

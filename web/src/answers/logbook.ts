@@ -24,6 +24,17 @@ export function arrive(queries: QueryClient, id: string, { entries, after, last 
     return { ...book, sent: [...(book.sent ?? []), ...entries.filter((entry) => !known.has(entry.id))] };
   });
   if (missing) void catchUp(queries, id);
+  catchUpOnceThere(queries, id);
+}
+
+/** A book that is on its way was read before what has just come: once it is there, what came since is fetched. */
+function catchUpOnceThere(queries: QueryClient, id: string): void {
+  const query = queries.getQueryCache().find({ queryKey: keyOf(id) });
+  if (query?.state.fetchStatus !== 'fetching') return;
+  void query.promise?.then(
+    () => catchUp(queries, id),
+    () => undefined,
+  );
 }
 
 function appended(book: KeptLogbook, entries: readonly Entry[], last: number): KeptLogbook {
@@ -52,7 +63,7 @@ export async function catchUp(queries: QueryClient, id: string): Promise<void> {
     do {
       turn.again = false;
       const book = queries.getQueryData<KeptLogbook>(keyOf(id));
-      if (!book) return;
+      if (!book) return catchUpOnceThere(queries, id);
       const { entries, last } = await call(endpoints.entries, {
         params: { logbookId: id },
         query: `?after=${book.last}`,
