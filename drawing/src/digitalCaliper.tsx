@@ -30,7 +30,7 @@ export function DigitalCaliper({
   jawProps,
 }: {
   readonly picture: DigitalCaliperPicture;
-  /** True with the jaws closed on nothing. */
+  /** True with the jaws closed. */
   readonly closed: boolean;
   readonly jawProps?: SVGProps<SVGGElement>;
 }) {

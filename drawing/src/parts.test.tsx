@@ -132,7 +132,7 @@ describe('a caliper', () => {
     }
   });
 
-  it('closed on nothing, holds nothing and shuts', () => {
+  it('with its jaws closed, holds nothing and shuts', () => {
     const markup = draw(<VernierCaliper picture={{ ...caliper('inside'), at: 0, touchesAt: 20 }} />);
     expect(markup).not.toContain('bore-wall');
     expect(markup).toContain('translate(0 0)');

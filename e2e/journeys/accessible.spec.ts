@@ -98,6 +98,6 @@ test('axe finds nothing on the teacher’s screens', async ({ page }) => {
   await page.getByRole('button', { name: 'Make new slips for everyone' }).click();
   await clean(page, laptopAndPhone);
   await page.goto(`${baseUrl()}/nowhere`);
-  await page.getByText('There is nothing at this address.').waitFor();
+  await page.getByText('There is no page at this address.').waitFor();
   await clean(page, laptopAndPhone);
 });

@@ -139,9 +139,9 @@ test('the four-beam balance and the digital caliper in hand', async ({ page }) =
 
   const caliper = (await lay(page, 'Handle', 'digital caliper', 'digital-mm'))
     .picture as DigitalCaliperPicture;
-  await page.getByRole('button', { name: 'Closed on nothing' }).click();
+  await page.getByRole('button', { name: 'Close the jaws (check zero)' }).click();
   await page.getByRole('button', { name: 'Zero', exact: true }).click();
-  await page.getByRole('button', { name: 'Closed on nothing' }).click();
+  await page.getByRole('button', { name: 'Close the jaws (check zero)' }).click();
   const jaw = page.getByRole('slider', { name: /jaw/ });
   for (
     let time = 0;

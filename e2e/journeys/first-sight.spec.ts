@@ -7,6 +7,8 @@ const watchPlaces = (page: Page) =>
   page.addInitScript(() => {
     const first = new Map<string, { readonly x: number; readonly y: number }>();
     const moved = new Map<string, string>();
+    let framesAlike = 0;
+    let before = '';
     const names = (element: Element) =>
       `${element.tagName.toLowerCase()} ${element.getAttribute('aria-label') ?? element.textContent ?? ''} ${element.getAttribute('href') ?? element.id}`.trim();
     const look = () => {
@@ -21,22 +23,29 @@ const watchPlaces = (page: Page) =>
       }
       for (const [name, { x, y }] of seen) {
         if (twice.has(name)) continue;
-        const before = first.get(name);
-        if (!before) first.set(name, { x, y });
-        else if (Math.abs(before.x - x) > 1 || Math.abs(before.y - y) > 1)
-          moved.set(name, `${name}: from ${before.x}, ${before.y} to ${x}, ${y}`);
+        const began = first.get(name);
+        if (!began) first.set(name, { x, y });
+        else if (Math.abs(began.x - x) > 1 || Math.abs(began.y - y) > 1)
+          moved.set(name, `${name}: from ${began.x}, ${began.y} to ${x}, ${y}`);
       }
+      const now = JSON.stringify([...seen]);
+      framesAlike = now === before ? framesAlike + 1 : 0;
+      before = now;
       requestAnimationFrame(look);
     };
     requestAnimationFrame(look);
-    Object.assign(window, { placesSeen: () => first.size, placesMoved: () => [...moved.values()] });
+    Object.assign(window, {
+      placesSeen: () => first.size,
+      placesMoved: () => [...moved.values()],
+      placesRest: () => framesAlike > 20,
+    });
   });
 
 /** Opens a page with answers that come one after the other, and tells what moved until nothing comes any more. */
 async function movedOn(page: Page, address: string): Promise<readonly string[]> {
   await page.goto(baseUrl() + address);
   await page.waitForLoadState('networkidle');
-  await page.waitForTimeout(300);
+  await page.waitForFunction(() => (window as unknown as { placesRest(): boolean }).placesRest());
   const { seen, moved } = await page.evaluate(() => {
     const own = window as unknown as { placesSeen(): number; placesMoved(): string[] };
     return { seen: own.placesSeen(), moved: own.placesMoved() };

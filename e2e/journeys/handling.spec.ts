@@ -155,9 +155,9 @@ test('a vernier caliper is closed until it touches, by keys alone, and corrected
   ) {
     await page.keyboard.press('ArrowLeft');
   }
-  await page.getByRole('button', { name: 'Closed on nothing' }).click();
+  await page.getByRole('button', { name: 'Close the jaws (check zero)' }).click();
   await expect(page.getByText('The jaws are closed, with nothing between.')).toBeVisible();
-  await page.getByRole('button', { name: 'Closed on nothing' }).click();
+  await page.getByRole('button', { name: 'Close the jaws (check zero)' }).click();
   const inches = (setting.picture.model.endsWith('inch') && 'in') || 'mm';
   await writeRightly(page, `${readRightly(setting.picture)} ${inches}`);
 });

@@ -25,10 +25,10 @@ export function lettersOfTheApp(): ReadonlyMap<string, string> {
 /** Whether a family of the style sheet has a letter, alone or with the signs that stand beside it. */
 export function shippedLetters(family: string): (letter: string) => boolean {
   const sheet = join(home, 'web/src/styles.css');
-  const sheets = [...readFileSync(sheet, 'utf8').matchAll(/@import '(@fontsource\/[^']+)'/g)].map(
-    ([, name = '']) => packageFile(name),
+  const sheets = [...readFileSync(sheet, 'utf8').matchAll(/@import '((?:@fontsource|\.)\/[^']+)'/g)].map(
+    ([, name = '']) => (name.startsWith('.') ? join(dirname(sheet), name) : packageFile(name)),
   );
-  const fonts = [sheet, ...sheets].flatMap((file) =>
+  const fonts = sheets.flatMap((file) =>
     [...readFileSync(file, 'utf8').matchAll(/@font-face \{[^}]*\}/g)].flatMap(([face]) => {
       const [, name] = /font-family: '([^']+)'/.exec(face) ?? [];
       const [, source = ''] = /url\('?([^')]+\.woff2)'?\)/.exec(face) ?? [];

@@ -41,7 +41,7 @@ export function changesBetween(from: Conventions, to: Conventions): RuleChange[]
       to: `${to.strictness} of a division`,
     },
     {
-      asks: 'How often is a caliper closed on nothing?',
+      asks: 'How often is a caliper’s zero checked?',
       from: String(from.zeroClosings),
       to: String(to.zeroClosings),
     },

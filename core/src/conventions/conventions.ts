@@ -22,7 +22,7 @@ export interface Conventions extends Choices {
   readonly version: number;
   readonly preset: string;
   readonly overrides: readonly StepOverride[];
-  /** How often a caliper is closed on nothing for the mean of its zero error: 1 to 5. */
+  /** How often a caliper’s zero is checked, for the mean of its zero error: 1 to 5. */
   readonly zeroClosings: number;
   /** How far an estimate may be off, as a fraction of a division. */
   readonly strictness: number;

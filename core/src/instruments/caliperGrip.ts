@@ -14,7 +14,7 @@ export interface CaliperSetting extends WithZeroError {
   readonly task: 'size' | 'least count';
   /** Which of its three parts is used. */
   readonly jaws: Jaws;
-  /** What it shows each time it is closed on nothing; a class takes the mean of as many as it has set. */
+  /** What it shows each time its jaws are closed; a class takes the mean of as many as it has set. */
   readonly closings: readonly number[];
   /** By how much an object that is not round is smaller across its narrowest turn, in the model's unit. */
   readonly outOfRound: number;

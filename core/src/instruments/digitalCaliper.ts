@@ -123,7 +123,7 @@ export const digitalCaliper: Instrument<DigitalCaliperSetting> = {
   ask: ({ yieldsMm, atMm, sizeMm }) =>
     yieldsMm > 0 && atMm > sizeMm ? 'How thick is the cork net float?' : 'How wide is the acrylic name tag?',
   buildUp: (setting, written) => [
-    'Closed on nothing the display stands at zero, and the jaws only just touch.',
+    'Close the jaws: the display must show zero, and the jaws must only just touch.',
     `Every digit that is shown is written, the last zeros too: ${written} ${digitalCaliperModel(setting.model).unit}.`,
     `It shows ${shown(Number(digitalCaliperModel(setting.model).division))} but is good to ±${digitalCaliperModel(setting.model).tolerance}: what it shows is finer than what it promises.`,
   ],

@@ -76,7 +76,7 @@ export const micrometer: Instrument<MicrometerSetting> = {
       `The last mark uncovered on the sleeve: ${parts.sleeve.toFixed(1)} mm${model.pitch === 0.5 ? ' (the half-millimetre marks count when they show)' : ''}.`,
       `The thimble: ${parts.thimble} × 0.01 mm = ${(parts.thimble * 0.01).toFixed(2)} mm.`,
       ...(model.vernier ? [`The vernier on the sleeve: line ${parts.vernier} × 0.001 mm.`] : []),
-      `Observed: ${screwValue(parts).toFixed(model.vernier ? 3 : 2)} mm. Closed on nothing it shows ${shown(setting.zeroError)} mm; ${setting.asItStands ? 'as it stands' : 'observed minus that'}: ${written} mm.`,
+      `Observed: ${screwValue(parts).toFixed(model.vernier ? 3 : 2)} mm. With the jaws closed it shows ${shown(setting.zeroError)} mm; ${setting.asItStands ? 'as it stands' : 'observed minus that'}: ${written} mm.`,
     ];
   },
 

@@ -67,7 +67,7 @@ describe('what a teacher sets by hand', () => {
       'vernier-caliper',
       'vernier-50-49',
       { 'zero-error': '9' },
-      /Closed on nothing it shows: 9 is beyond what can be set here. It goes from −2 to 2 mm./,
+      /Reading with the jaws closed \(zero error\): 9 is beyond what can be set here. It goes from −2 to 2 mm./,
     ],
     ['vernier-caliper', 'vernier-50-49', { jaws: 'teeth' }, /none of the choices/],
     ['ruler', 'ruler-mm', { begins: 'abc' }, /It begins at: /],

@@ -46,7 +46,7 @@ export function screwColumns(setting: MicrometerSetting): readonly Part[] {
       'Zero error',
       setting.zeroError,
       model.division,
-      'What it shows closed on nothing, with its sign.',
+      'The reading with the jaws closed, with its sign.',
     ),
     ...(setting.asItStands
       ? []

@@ -20,7 +20,7 @@ export interface CaliperPicture
     Picture,
     Pick<CaliperSetting, 'at' | 'yields' | 'task' | 'jaws' | 'closings' | 'outOfRound' | 'turn'> {
   readonly kind: 'vernier-caliper';
-  /** Where the zero line stands with the jaws closed on nothing. */
+  /** Where the zero line stands with the jaws closed. */
   readonly closedAt: number;
   /** Where the jaws touch the object at its widest. */
   readonly touchesAt: number;
@@ -174,7 +174,7 @@ export const vernierCaliper: Instrument<CaliperSetting> = {
     return [
       `The last main mark at or left of the vernier’s zero line: ${shown(main)} ${model.unit}.`,
       `Line ${line} coincides; ${line} × ${shown(count)} ${model.unit} is ${shown(Number((line * count).toPrecision(8)))} ${model.unit}.`,
-      `Observed: ${(setting.size + setting.zeroError).toFixed(decimals)} ${model.unit}. Closed on nothing it shows ${shown(setting.zeroError)} ${model.unit}.`,
+      `Observed: ${(setting.size + setting.zeroError).toFixed(decimals)} ${model.unit}. With the jaws closed it shows ${shown(setting.zeroError)} ${model.unit}.`,
       setting.asItStands
         ? `As it stands: ${written} ${model.unit}. The zero error comes off the mean.`
         : `Observed minus zero error: ${written} ${model.unit}.`,

@@ -47,7 +47,7 @@ export function vernierColumns(setting: CaliperSetting): readonly Part[] {
       'Zero error',
       setting.zeroError,
       count,
-      'What it shows closed on nothing, with its sign; the mean of the closings.',
+      'The reading with the jaws closed, with its sign. After several checks, use their mean.',
     ),
     ...(setting.asItStands
       ? []

@@ -1,8 +1,8 @@
 import type { Misreading, NumberOption, Setting } from './instrument';
 
-/** A setting of an instrument that may not read zero when it is closed on nothing. */
+/** A setting of an instrument that may not read zero with its jaws closed. */
 export interface WithZeroError extends Setting {
-  /** What it shows when closed on nothing, with its sign, in its unit. */
+  /** What it shows with its jaws closed, with its sign, in its unit. */
   readonly zeroError: number;
   /** True where the class writes readings as they stand, and takes the zero error off their mean. */
   readonly asItStands?: boolean;
@@ -12,12 +12,12 @@ export interface WithZeroError extends Setting {
 export const lessZeroError = ({ zeroError, asItStands }: WithZeroError, observed: number): number =>
   asItStands ? observed : observed - zeroError;
 
-/** What it shows closed on nothing, a whole number of its least counts, as far as it can show less than zero. */
+/** What it shows with its jaws closed, a whole number of its least counts, as far as it can show less than zero. */
 export const zeroErrorOption = <S extends WithZeroError & { readonly at: number }>(
   withIt: (setting: S, zeroError: number, size: number) => S,
 ): NumberOption<S> => ({
   key: 'zero-error',
-  name: 'Closed on nothing it shows',
+  name: 'Reading with the jaws closed (zero error)',
   inItsUnit: true,
   bounds: (_, { belowZero }) => [-Number(belowZero ?? 0), Number(belowZero ?? 0)],
   change: (setting, wanted, { division }) => {
@@ -52,7 +52,7 @@ export const zeroErrorMisreadings: readonly Misreading<WithZeroError>[] = [
     predict: ({ zeroError, asItStands }, observed) =>
       zeroError === 0 || asItStands ? [] : [observed + zeroError],
     hint: ({ zeroError }) =>
-      `Corrected is observed minus zero error. Closed on nothing it shows ${zeroError < 0 ? 'less' : 'more'} than zero: so does every reading show too ${zeroError < 0 ? 'little' : 'much'}?`,
+      `Corrected is observed minus zero error. With the jaws closed it shows ${zeroError < 0 ? 'less' : 'more'} than zero. Does every reading then show too ${zeroError < 0 ? 'little' : 'much'}?`,
   },
   {
     code: 'zero-error-taken-off',

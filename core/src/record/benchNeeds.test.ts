@@ -151,7 +151,7 @@ describe('the second look', () => {
     expect(codes(filled, rows(filled, 'V', '25.00', '25.12'))).toContainEqual([
       'planned-amount',
       'worth a look',
-      'Exactly the planned 25.00: was it read?',
+      'This is exactly the planned 25.00. Was it read from the scale?',
     ]);
   });
 });

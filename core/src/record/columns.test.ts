@@ -124,7 +124,7 @@ describe('a reading below zero', () => {
     ['−0.02', null],
     ['-0.60', /off the scale: M-1 goes from −0.5 to 25 mm/],
     ['25.50', /off the scale/],
-  ])('%s of a micrometer that is closed on nothing', (text, advice) => {
+  ])('%s of a micrometer with its jaws closed', (text, advice) => {
     const said = adviseOn(text, columns[0]!, investigation, bench);
     if (advice === null) expect(said).toBeNull();
     else expect(said).toMatch(advice);

@@ -8,101 +8,118 @@ import {
   type AuditColumn,
   type AuditRow,
   type AuditTable,
+  type Finding,
   type LookRule,
 } from './auditTable';
 
-const halfDay = 720;
+const halfDayMinutes = 720;
 
 /** What can be wrong with a difference of two columns: of numbers, or of clock times. */
 export const differenceRules: readonly LookRule[] = [
-  {
+  differenceRule({
     code: 'clock-as-decimals',
     label: 'Clock times were subtracted as decimals',
-    find: eachCell(
-      ({ difference }) => difference?.clock === true,
-      (column, text, row, _, table) => {
-        const [written, given] = [number(text), reckoned(column, row, table)];
-        if (!written || !given || close(written, given.value, text)) return null;
-        const taken = decimalClocks(column, row).find(({ value }) => close(written, value, text));
-        return taken ? `${text} is what the clock times give when ${taken.when}.` : null;
-      },
-      'clock-as-decimals',
-    ),
-  },
-  {
+    of: 'clocks',
+    wrong: takenAsDecimals,
+  }),
+  differenceRule({
     code: 'clock-afternoon',
-    label: 'A time of the afternoon is written as one of the morning',
-    find: eachCell(
-      ({ difference }) => difference?.clock === true,
-      (column, text, row, _, table) => {
-        const [written, given] = [number(text), reckoned(column, row, table)];
-        if (!written || !given || !isHalfDayOff(written, given.value, column, text)) return null;
-        const to = row.cells[column.difference?.to ?? ''] ?? '';
-        return `With ${text} the ${to} is in the afternoon: a clock of 24 hours shows ${inTheAfternoon(to)}. Is it?`;
-      },
-      'clock-afternoon',
-      'worth a look',
-    ),
-  },
-  {
+    label: 'An afternoon time is written like a morning time',
+    of: 'clocks',
+    sure: 'worth a look',
+    wrong: (cell) =>
+      isHalfDayOff(cell) ? `Was ${cell.to} in the afternoon? Then write ${inTheAfternoon(cell.to)}.` : null,
+  }),
+  differenceRule({
     code: 'difference-contradicted',
     label: 'Its own readings give another difference',
-    find: eachCell(
-      ({ difference }) => difference !== null,
-      (column, text, row, _, table) => {
-        const [written, given] = [number(text), reckoned(column, row, table)];
-        if (!written || !given || close(written, given.value, text)) return null;
-        if (close(written, given.value.neg(), text)) return null;
-        if (column.difference?.clock) {
-          if (isHalfDayOff(written, given.value, column, text)) return null;
-          if (decimalClocks(column, row).some(({ value }) => close(written, value, text))) return null;
-        }
-        return `Its readings give ${given.text}, not ${text}.`;
-      },
-      'difference-contradicted',
-    ),
-  },
-  {
+    wrong: (cell) =>
+      isReversed(cell) || (cell.clock && (isHalfDayOff(cell) || takenAsDecimals(cell) !== null))
+        ? null
+        : `The readings give ${cell.evaluated.text}, not ${cell.text}.`,
+  }),
+  differenceRule({
     code: 'wrong-direction',
     label: 'The difference goes the wrong way',
-    find: eachCell(
-      ({ difference }) => difference?.clock === false,
-      (column, text, row, _, table) => {
-        const [written, given] = [number(text), reckoned(column, row, table)];
-        return written && given && !given.value.isZero() && close(written, given.value.neg(), text)
-          ? `${text} is first less last: the heading says the other way.`
-          : null;
-      },
-      'wrong-direction',
-    ),
-  },
+    of: 'readings',
+    wrong: (cell) =>
+      isReversed(cell) ? `${cell.text} is first minus last. The heading asks for last minus first.` : null,
+  }),
 ];
 
-interface Reckoned {
+/** A difference as somebody worked it out, which is not what its readings give. */
+interface WrongDifference {
+  readonly text: string;
+  readonly written: Decimal;
+  readonly evaluated: Evaluated;
+  readonly unit: string | null;
+  readonly clock: boolean;
+  /** Its two cells, as they are written. */
+  readonly from: string;
+  readonly to: string;
+}
+
+/** What the readings of a difference give. */
+interface Evaluated {
   readonly value: Decimal;
   /** With as many decimals as its readings have. */
   readonly text: string;
 }
 
-/** What the readings of a difference give, in its own unit; null where they do not tell. */
-function reckoned(column: AuditColumn, row: AuditRow, table: AuditTable): Reckoned | null {
-  return column.difference?.clock
-    ? clockDifference(column.difference, column.unit, row)
-    : plainDifference(column, row, table);
+/** A rule over every difference that is not what its readings give. */
+function differenceRule({
+  code,
+  label,
+  of,
+  sure = 'certain',
+  wrong,
+}: Pick<LookRule, 'code' | 'label'> & {
+  /** Which differences it looks at; all where it does not say. */
+  readonly of?: 'clocks' | 'readings';
+  readonly sure?: Finding['sure'];
+  readonly wrong: (cell: WrongDifference) => string | null;
+}): LookRule {
+  return {
+    code,
+    label,
+    find: eachCell(
+      ({ difference }) => difference !== null && (of === undefined || difference.clock === (of === 'clocks')),
+      ({ difference, unit }, text, row, _, table) => {
+        if (!difference) return null;
+        const { clock } = difference;
+        const [from = '', to = ''] = [row.cells[difference.from], row.cells[difference.to]];
+        const written = number(text);
+        const evaluated = clock
+          ? clockDifference(from, to, unit)
+          : readingDifference(difference, row, unit, table);
+        return !written || !evaluated || close(written, evaluated.value, text)
+          ? null
+          : wrong({ text, written, evaluated, unit, clock, from, to });
+      },
+      code,
+      sure,
+    ),
+  };
 }
 
-function plainDifference(column: AuditColumn, row: AuditRow, table: AuditTable): Reckoned | null {
-  const [from, to] = [column.difference?.from, column.difference?.to].map((key = '') =>
-    inUnitOf(column, key, row, table),
-  );
-  if (!from || !to) return null;
-  const value = to.value.minus(from.value);
-  return { value, text: value.toFixed(Math.max(from.decimals, to.decimals)).replace('-', '−') };
+const isReversed = ({ text, written, evaluated: { value }, clock }: WrongDifference): boolean =>
+  !clock && !value.isZero() && close(written, value.neg(), text);
+
+/** The difference of two readings in its own unit; null where one of them is in a unit that cannot become it. */
+function readingDifference(
+  { from, to }: NonNullable<AuditColumn['difference']>,
+  row: AuditRow,
+  unit: string | null,
+  table: AuditTable,
+): Evaluated | null {
+  const [first, last] = [from, to].map((key) => inUnit(unit, key, row, table));
+  if (!first || !last) return null;
+  const value = last.value.minus(first.value);
+  return { value, text: value.toFixed(Math.max(first.decimals, last.decimals)).replace('-', '−') };
 }
 
-/** A reading in the unit of a difference that is made of it; null where it is in none that could be. */
-function inUnitOf(
-  { unit: wanted }: AuditColumn,
+function inUnit(
+  wanted: string | null,
   key: string,
   row: AuditRow,
   { columns }: AuditTable,
@@ -112,24 +129,17 @@ function inUnitOf(
   if (!parsed.ok) return null;
   const { value, unitText } = parsed.number;
   const own = unitText || columns.find((column) => column.key === key)?.unit;
-  // A heading that does not say its unit is told of by itself.
+  // Another rule speaks of a heading without a unit.
   if (!own || !wanted || own === wanted) return { value, decimals: decimals(text) };
   const factor = unitFactor(own, wanted);
   const converted = factor && value.times(factor);
   return converted && { value: converted, decimals: converted.decimalPlaces() };
 }
 
-function clockDifference(
-  difference: AuditColumn['difference'],
-  unit: string | null,
-  row: AuditRow,
-): Reckoned | null {
+/** The time between two clock times, in a unit of time; null for what is no time of day. */
+function clockDifference(from: string, to: string, unit: string | null): Evaluated | null {
   try {
-    const minutes = clockMinutes(
-      row.cells[difference?.from ?? ''] ?? '',
-      row.cells[difference?.to ?? ''] ?? '',
-    );
-    const value = minutes.times(perMinute(unit));
+    const value = clockMinutes(from, to).times(perMinute(unit));
     return { value, text: value.toDecimalPlaces(2).toString() };
   } catch (error) {
     if (error instanceof RangeError) return null;
@@ -140,34 +150,26 @@ function clockDifference(
 const perMinute = (unit: string | null): Decimal => unitFactor('min', unit ?? 'min') ?? new Decimal(1);
 
 /** 12:40 to 1:11 and 31 min: right on a clock of twelve hours, half a day off on one of twenty-four. */
-const isHalfDayOff = (written: Decimal, given: Decimal, { unit }: AuditColumn, text: string): boolean =>
-  close(written, given.minus(perMinute(unit).times(halfDay)), text);
+const isHalfDayOff = ({ written, evaluated, unit, text }: WrongDifference): boolean =>
+  close(written, evaluated.value.minus(perMinute(unit).times(halfDayMinutes)), text);
 
 const inTheAfternoon = (time: string): string =>
   time.trim().replace(/^\d+/, (hour) => String((Number(hour) % 12) + 12));
 
-/**
- * What clock times give to whoever takes them for decimals, in hours or minutes: 9:50 to 10:20 as 9.50 and 10.20, or 41 min 35 s as
- * 41.35.
- */
-function decimalClocks(
-  { difference, unit }: AuditColumn,
-  row: AuditRow,
-): readonly { readonly value: Decimal; readonly when: string }[] {
-  const [early, late] = [difference?.from, difference?.to].map((key) =>
-    number((row.cells[key ?? ''] ?? '').trim().replace(/^(\d+):(\d{2})(?::(\d{2}))?$/, '$1.$2$3')),
+/** What to say where clock times were taken for decimals: 9:50 to 10:20 as 9.50 and 10.20, or 41 min 35 s as 41.35. */
+function takenAsDecimals({ text, written, unit, from, to }: WrongDifference): string | null {
+  const [early, late] = [from, to].map((time) =>
+    number(time.trim().replace(/^(\d+):(\d{2})(?::(\d{2}))?$/, '$1.$2$3')),
   );
-  const minutes = clockDifference(difference, 'min', row)?.value;
-  if (!early || !late || !minutes) return [];
-  const hundredths = { value: late.minus(early), when: 'minutes are taken for hundredths' };
-  if (unit === 'h') return [hundredths];
-  if (unit !== 'min' && unit !== null) return [];
+  const minutes = clockDifference(from, to, 'min')?.value;
+  if (!early || !late || !minutes) return null;
+  const inMinutes = unit === 'min' || unit === null;
+  const hours = late.minus(early);
+  if ((unit === 'h' && close(written, hours, text)) || (inMinutes && close(written, hours.times(100), text)))
+    return `${text} comes from subtracting the times like decimals. An hour has 60 minutes.`;
   const whole = minutes.floor();
-  return [
-    { ...hundredths, value: hundredths.value.times(100) },
-    {
-      value: whole.plus(minutes.minus(whole).times(60).div(100)),
-      when: 'seconds are taken for hundredths of a minute',
-    },
-  ];
+  const seconds = minutes.minus(whole).times(60).round();
+  return inMinutes && close(written, whole.plus(seconds.div(100)), text)
+    ? `${text} writes ${seconds.toString()} seconds as hundredths of a minute. A minute has 60 seconds.`
+    : null;
 }

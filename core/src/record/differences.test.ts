@@ -37,25 +37,41 @@ describe('a difference of clock times', () => {
   ])('%s to %s is %s %s', (a, b, v, unit) => expect(found(true, unit, a, b, v)).toEqual([]));
 
   it.each([
-    ['14:27:40', '15:09:15', '41.35', 'min', 'seconds are taken for hundredths of a minute'],
-    ['14:27:40', '15:09:15', '81.75', 'min', 'minutes are taken for hundredths'],
-    ['14:27', '15:09', '82', 'min', 'minutes are taken for hundredths'],
-    ['9:50', '10:20', '0.70', 'h', 'minutes are taken for hundredths'],
-  ])('%s to %s is not %s %s: %s', (a, b, v, unit, when) =>
-    expect(found(true, unit, a, b, v)).toEqual([
-      `clock-as-decimals, certain: ${v} is what the clock times give when ${when}.`,
-    ]),
+    [
+      '14:27:40',
+      '15:09:15',
+      '41.35',
+      'min',
+      'writes 35 seconds as hundredths of a minute. A minute has 60 seconds.',
+    ],
+    [
+      '14:27:40',
+      '15:09:15',
+      '81.75',
+      'min',
+      'comes from subtracting the times like decimals. An hour has 60 minutes.',
+    ],
+    [
+      '14:27',
+      '15:09',
+      '82',
+      'min',
+      'comes from subtracting the times like decimals. An hour has 60 minutes.',
+    ],
+    ['9:50', '10:20', '0.70', 'h', 'comes from subtracting the times like decimals. An hour has 60 minutes.'],
+  ])('%s to %s is not %s %s: it %s', (a, b, v, unit, why) =>
+    expect(found(true, unit, a, b, v)).toEqual([`clock-as-decimals, certain: ${v} ${why}`]),
   );
 
   it('on a clock of twelve hours is asked about, not called wrong', () => {
     expect(found(true, 'min', '12:40:10', '1:11:02', '30.87')).toEqual([
-      'clock-afternoon, worth a look: With 30.87 the 1:11:02 is in the afternoon: a clock of 24 hours shows 13:11:02. Is it?',
+      'clock-afternoon, worth a look: Was 1:11:02 in the afternoon? Then write 13:11:02.',
     ]);
   });
 
-  it('that nothing explains is told', () => {
+  it('that nothing explains gets what the readings give', () => {
     expect(found(true, 'min', '14:27', '15:09', '43')).toEqual([
-      'difference-contradicted, certain: Its readings give 42, not 43.',
+      'difference-contradicted, certain: The readings give 42, not 43.',
     ]);
   });
 
@@ -72,17 +88,25 @@ describe('a difference of clock times', () => {
 });
 
 describe('a difference of readings', () => {
+  it('the wrong way round says so, and nothing else; of equal readings it is 0', () => {
+    expect(found(false, 'mL', '50.2', '70.1', '-19.9')).toEqual([
+      'wrong-direction, certain: -19.9 is first minus last. The heading asks for last minus first.',
+    ]);
+    for (const zero of ['0.0', '-0.0']) expect(found(false, 'mL', '50.2', '50.2', zero)).toEqual([]);
+    expect(found(true, 'min', '9:50', '9:50', '0')).toEqual([]);
+  });
+
   it('is worked in its own unit', () => {
     expect(found(false, 'mL', '50.2', '0.0701 L', '19.9')).toEqual([]);
     expect(found(false, 'cm', '12.5', '81.0', '6.85', 'mm')).toEqual([]);
     expect(found(false, 'mL', '50.2', '0.0701 L', '19.8')).toEqual([
-      'difference-contradicted, certain: Its readings give 19.9, not 19.8.',
+      'difference-contradicted, certain: The readings give 19.9, not 19.8.',
     ]);
   });
 
-  it('is told with the zeros that its readings have', () => {
+  it('is written with the zeros that its readings have', () => {
     expect(found(false, 'g', '-0.006', '0.744', '0.738')).toEqual([
-      'difference-contradicted, certain: Its readings give 0.750, not 0.738.',
+      'difference-contradicted, certain: The readings give 0.750, not 0.738.',
     ]);
   });
 });

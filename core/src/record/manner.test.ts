@@ -51,11 +51,11 @@ describe('a reading in its parts', () => {
     ['13 + 20', 'V-01', null],
     ['5.5 + 50', 'M-01', 49],
     ['5.5 + 49', 'M-01', null],
-  ])('%s on %s: a line that is not there is told, and nothing is reckoned with it', (text, tag, highest) => {
+  ])('%s on %s: a line that the scale does not have gets a message, and no value', (text, tag, highest) => {
     const column = d('parts', tag);
     const line = text.slice(text.lastIndexOf(' ') + 1);
     expect(advice(text, column)).toBe(
-      highest === null ? null : `There is no line ${line}: the lines go from 0 to ${highest}.`,
+      highest === null ? null : `Line ${line} does not exist. The lines go from 0 to ${highest}.`,
     );
     const entries = rows(pin(column), 'd', '').map((one) => ({ ...one, text }));
     const { trials } = outcomeOf(pin(column), tableOf(entries), metrology);

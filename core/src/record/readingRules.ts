@@ -80,7 +80,7 @@ export const plannedOnce: LogbookRule = {
               code: 'planned-amount',
               table,
               place: { trial, column: column.key },
-              sentence: `Exactly the planned ${column.planned}: was it read?`,
+              sentence: `This is exactly the planned ${column.planned}. Was it read from the scale?`,
               sure: 'worth a look',
             },
           ];

@@ -128,7 +128,7 @@ export const lookRules: readonly LookRule[] = [
             : same.map((row): Finding => ({
                 code: 'planned-amount',
                 place: at(row, column),
-                sentence: `Exactly the planned ${column.planned ?? ''}, ${same.length} times: was it read?`,
+                sentence: `All ${same.length} are exactly the planned ${column.planned ?? ''}. Were they read from the scale?`,
                 sure: 'likely',
               }));
         }),

@@ -27,7 +27,7 @@ export function RuleNumbers({ group, rules, mayChange, onChange }: Props) {
   const fields = {
     reading: [
       number('An estimate may be off by so much of a division', 'strictness'),
-      number('A caliper is closed on nothing so often', 'zeroClosings'),
+      number('How often a caliper’s zero is checked', 'zeroClosings'),
     ],
     writing: [number('Figures of a result, where they are fixed', 'fixedFigures')],
     uncertainty: [],

@@ -16,7 +16,10 @@ function InPlace({ heading, sentence }: { readonly heading: string; readonly sen
 
 /** An address that leads nowhere. */
 export const Lost = () => (
-  <InPlace heading="There is nothing at this address." sentence="It may have been moved." />
+  <InPlace
+    heading="There is no page at this address."
+    sentence="Check the address, or start again from Today."
+  />
 );
 
 /** A screen that could not be shown. */

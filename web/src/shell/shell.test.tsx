@@ -398,7 +398,7 @@ describe('an address that leads nowhere', () => {
     const { router } = start(signedIn(student));
     await screen.findByText('today');
     await act(() => router.navigate('/nowhere'));
-    expect(await screen.findByRole('heading', { name: 'There is nothing at this address.' })).toBeVisible();
+    expect(await screen.findByRole('heading', { name: 'There is no page at this address.' })).toBeVisible();
     expect(screen.getByRole('link', { name: 'Go to Today' })).toHaveAttribute('href', '/');
   });
 

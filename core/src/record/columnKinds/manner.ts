@@ -60,6 +60,6 @@ export function mannerAdvice(text: string, { manner }: MeasuredColumn, rule: Col
     return `Write the main scale, + and the line that meets one: 14 + 7 is ${sumOf('14', '7', rule)}.`;
   const [, , line = ''] = mainAndLine.exec(text) ?? [];
   if (manner === 'parts' && isBeyond(line, rule))
-    return `There is no line ${line}: the lines go from 0 to ${highestOf(rule)}.`;
+    return `Line ${line} does not exist. The lines go from 0 to ${highestOf(rule)}.`;
   return null;
 }

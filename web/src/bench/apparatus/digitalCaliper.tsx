@@ -48,7 +48,7 @@ export function DigitalCaliperApparatus({ picture, handled, left, onHands }: App
       tools={
         <>
           <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>
-            Closed on nothing
+            Close the jaws (check zero)
           </Button>
           {handled && (
             <>

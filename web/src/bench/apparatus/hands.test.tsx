@@ -186,15 +186,15 @@ describe('calipers and the micrometer in hand', () => {
     expect(said()).toContain('Locked.');
   });
 
-  it('is closed on nothing as often as the class does it', async () => {
+  it('has its zero checked as often as the class does it', async () => {
     const conventions = { ...presetNamed('Chemistry bench'), zeroClosings: 3 };
     const { user } = await atTheBench({ kind: 'vernier-caliper', seed: 3, conventions });
     for (const of of [1, 2, 3]) {
-      await user.click(button(/Closed on nothing/));
-      expect(button(/Closed on nothing/)).toHaveTextContent(`${of} of 3`);
+      await user.click(button(/Close the jaws/));
+      expect(button(/Close the jaws/)).toHaveTextContent(`${of} of 3`);
     }
     expect(screen.queryByRole('slider', { name: 'Sliding jaw' })).toBeNull();
-    await user.click(button(/Closed on nothing/));
+    await user.click(button(/Close the jaws/));
     expect(slider('Sliding jaw')).toBeVisible();
   });
 
@@ -219,10 +219,10 @@ describe('calipers and the micrometer in hand', () => {
   it('a digital caliper is zeroed closed, closed on the object, and read in either unit', async () => {
     const bench = await atTheBench({ kind: 'digital-caliper', seed: 2 });
     expect(button('Zero')).toBeDisabled();
-    await bench.user.click(button('Closed on nothing'));
+    await bench.user.click(button('Close the jaws (check zero)'));
     await bench.user.click(button('Zero'));
     expect(said()).toContain('The jaws are closed, with nothing between.');
-    await bench.user.click(button('Closed on nothing'));
+    await bench.user.click(button('Close the jaws (check zero)'));
     until(slider('Sliding jaw'), 'ArrowLeft', () => said().includes('The jaws touch the object.'));
     await bench.user.click(button('To inches'));
     await bench.user.click(button('To millimetres'));
@@ -255,7 +255,7 @@ describe('calipers and the micrometer in hand', () => {
     keys(slider('Thimble'), 'ArrowLeft', 5);
     expect(said()).toContain('It is fully open');
     expect(button('Ratchet')).toBeDisabled();
-    await user.click(button('Closed on nothing'));
+    await user.click(button('Close the jaws (check zero)'));
     expect(said()).toContain('It is closed, with nothing between.');
   });
 });

@@ -47,7 +47,7 @@ export function MicrometerApparatus({ picture, handled, left, onHands }: Apparat
             </Button>
           )}
           <Button look="bench" aria-pressed={closed} onClick={() => setClosed(!closed)}>
-            Closed on nothing
+            Close the jaws (check zero)
           </Button>
         </>
       }

@@ -11,7 +11,7 @@ const quarter = 15;
 
 /**
  * The vernier caliper in hand: the jaw slides until it touches, and further into what is soft; what is not round is
- * turned; closed on nothing, as often as the class does it, it shows its zero error.
+ * turned; with its jaws closed, as often as the class checks it, it shows its zero error.
  */
 export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusProps) {
   const caliper = picture as CaliperPicture;
@@ -70,7 +70,8 @@ export function CaliperApparatus({ picture, handled, left, onHands }: ApparatusP
             aria-pressed={closed}
             onClick={() => setClosing(closing + 1 < closings.length ? closing + 1 : -1)}
           >
-            Closed on nothing{closings.length > 1 && closed ? ` ${closing + 1} of ${closings.length}` : ''}
+            Close the jaws (check zero)
+            {closings.length > 1 && closed ? ` ${closing + 1} of ${closings.length}` : ''}
           </Button>
           {handled && outOfRound > 0 && (
             <div role="group" aria-label="Turn the pin" className="flex gap-2">
