@@ -124,13 +124,7 @@ export const at = (row: AuditRow, { key }: AuditColumn): Place => ({ trial: row.
 export const eachCell =
   (
     columns: (column: AuditColumn) => boolean,
-    wrong: (
-      column: AuditColumn,
-      text: string,
-      row: AuditRow,
-      judge: Judge,
-      table: AuditTable,
-    ) => string | null,
+    wrong: (column: AuditColumn, text: string, row: AuditRow, judge: Judge) => string | null,
     code: string,
     sure: Finding['sure'] = 'certain',
   ) =>
@@ -141,9 +135,7 @@ export const eachCell =
         // It is judged by the piece that it was read on.
         const read = row.readOn?.[column.key];
         const own = read ? { ...column, read } : column;
-        const [sentence] = texts.flatMap((text) =>
-          text === '' ? [] : (wrong(own, text, row, judge, table) ?? []),
-        );
+        const [sentence] = texts.flatMap((text) => (text === '' ? [] : (wrong(own, text, row, judge) ?? [])));
         return sentence === undefined ? [] : [{ code, place: at(row, column), sentence, sure }];
       }),
     );

@@ -1,112 +1,128 @@
 import { describe, expect, it } from 'vitest';
 import { about } from '../../test/aCase';
+import { entry } from '../../test/entry';
 import { presetNamed } from '../conventions';
 import type { AuditColumn, AuditTable } from './auditTable';
-import { auditColumn } from './columnKinds';
+import type { Column, DerivedColumn } from './investigation';
+import { secondLookAt } from './look';
+import { outcomeOf } from './outcome';
+import { measured } from './readyMade/plain';
 import { secondLook } from './secondLook';
+import { tableOf } from './table';
 
 // Each difference here was worked by hand.
 
-const column = (key: string, unit: string | null, clock?: boolean): AuditColumn => ({
-  key,
-  heading: key,
+const bench = presetNamed('Chemistry bench');
+const clocks = ['a', 'b'].map((key): Column => ({ key, heading: key, symbol: key, kind: 'clock' }));
+const worked = (unit: string): DerivedColumn => ({
+  key: 'v',
+  heading: 'v',
+  symbol: 'v',
+  kind: 'derived',
   unit,
-  read: null,
-  difference: clock === undefined ? null : { from: 'a', to: 'b', clock },
-  carried: false,
-  planned: null,
+  formula: 'b - a',
+  by: 'student',
 });
-const found = (clock: boolean, unit: string, a: string, b: string, v: string, read = unit) => {
+
+/** What a second look finds in a logbook of one trial. */
+function inLogbook(columns: readonly Column[], unit: string, a: string, b: string, v: string): string[] {
+  const what = about([...columns, worked(unit)], null);
+  const tagOf = (key: string) => {
+    const column = columns.find((own) => own.key === key);
+    return column?.kind === 'measured' ? column.tag : '';
+  };
+  const cells = tableOf(
+    Object.entries({ a, b, v }).map(([key, text]) => entry(1, key, text, { tag: tagOf(key) })),
+  );
+  return secondLookAt(what, cells, outcomeOf(what, cells, bench), bench).map(
+    ({ sentence, sure }) => `${sure}: ${sentence}`,
+  );
+}
+
+/** What a second look finds in a table that was made up, as they are hunted for faults. */
+function inTable(clock: boolean, unit: string, a: string, b: string, v: string): string[] {
+  const column = (key: string, own: string, difference: AuditColumn['difference']): AuditColumn => ({
+    key,
+    heading: key,
+    unit: own,
+    read: null,
+    difference,
+    carried: false,
+    planned: null,
+  });
   const table: AuditTable = {
     title: 'Differences',
-    columns: [column('a', clock ? '' : read), column('b', clock ? '' : read), column('v', unit, clock)],
+    columns: [
+      column('a', clock ? '' : unit, null),
+      column('b', clock ? '' : unit, null),
+      column('v', unit, { from: 'a', to: 'b', clock }),
+    ],
     rows: [{ trial: 1, excluded: null, cells: { a, b, v } }],
     mean: null,
   };
-  return secondLook(table).map(({ code, sentence, sure }) => `${code}, ${sure}: ${sentence}`);
-};
+  return secondLook(table).map(({ sentence, sure }) => `${sure}: ${sentence}`);
+}
 
-describe('a difference of clock times', () => {
+describe.each([
+  ['a logbook', (unit: string, a: string, b: string, v: string) => inLogbook(clocks, unit, a, b, v)],
+  ['a table to hunt in', (unit: string, a: string, b: string, v: string) => inTable(true, unit, a, b, v)],
+])('clock times in %s', (_, found) => {
   it.each([
     ['14:27:40', '15:09:15', '41.58', 'min'],
+    // One place less than the clock shows is enough.
     ['14:27:40', '15:09:15', '41.6', 'min'],
-    ['14:27:40', '15:09:15', '2495', 's'],
     ['14:27', '15:09', '42', 'min'],
-    ['9:50', '10:20', '0.50', 'h'],
-    ['23:50', '0:20', '30', 'min'],
-  ])('%s to %s is %s %s', (a, b, v, unit) => expect(found(true, unit, a, b, v)).toEqual([]));
+    ['23:50', '0:21', '31', 'min'],
+    ['9:50', '9:50', '0', 'min'],
+  ])('%s to %s is %s %s', (a, b, v, unit) => expect(found(unit, a, b, v)).toEqual([]));
 
+  const decimals = 'The times were subtracted like decimals. An hour has 60 minutes.';
   it.each([
     [
       '14:27:40',
       '15:09:15',
       '41.35',
       'min',
-      'writes 35 seconds as hundredths of a minute. A minute has 60 seconds.',
+      'The seconds were written as hundredths of a minute. A minute has 60 seconds.',
     ],
-    [
-      '14:27:40',
-      '15:09:15',
-      '81.75',
-      'min',
-      'comes from subtracting the times like decimals. An hour has 60 minutes.',
-    ],
-    [
-      '14:27',
-      '15:09',
-      '82',
-      'min',
-      'comes from subtracting the times like decimals. An hour has 60 minutes.',
-    ],
-    ['9:50', '10:20', '0.70', 'h', 'comes from subtracting the times like decimals. An hour has 60 minutes.'],
-  ])('%s to %s is not %s %s: it %s', (a, b, v, unit, why) =>
-    expect(found(true, unit, a, b, v)).toEqual([`clock-as-decimals, certain: ${v} ${why}`]),
+    ['14:27:40', '15:09:15', '81.75', 'min', decimals],
+    ['14:27', '15:09', '82', 'min', decimals],
+    ['9:50', '10:20', '0.70', 'h', decimals],
+  ])('%s to %s is not %s %s: %s', (a, b, v, unit, why) =>
+    expect(found(unit, a, b, v)).toEqual([`certain: ${why}`]),
   );
 
-  it('on a clock of twelve hours is asked about, not called wrong', () => {
-    expect(found(true, 'min', '12:40:10', '1:11:02', '30.87')).toEqual([
-      'clock-afternoon, worth a look: Was 1:11:02 in the afternoon? Then write 13:11:02.',
+  it('on a clock of twelve hours are asked about, not called wrong', () => {
+    expect(found('min', '12:40:10', '1:11:02', '30.87')).toEqual([
+      'worth a look: Was 1:11:02 in the afternoon? Then write 13:11:02.',
     ]);
   });
 
-  it('that nothing explains gets what the readings give', () => {
-    expect(found(true, 'min', '14:27', '15:09', '43')).toEqual([
-      'difference-contradicted, certain: The readings give 42, not 43.',
-    ]);
-  });
-
-  it('is one in a logbook too, where both of its columns are clocks', () => {
-    const clock = (key: string) => ({ key, heading: key, symbol: key, kind: 'clock' }) as const;
-    const worked = { ...clock('v'), kind: 'derived', unit: 'min', formula: 'b - a', by: 'student' } as const;
-    const what = about([clock('a'), clock('b'), worked], null);
-    expect(auditColumn(worked, what, presetNamed('Chemistry bench')).difference).toEqual({
-      from: 'a',
-      to: 'b',
-      clock: true,
-    });
+  it('that give another time get one finding', () => {
+    expect(found('min', '14:27', '15:09', '37')).toHaveLength(1);
   });
 });
 
 describe('a difference of readings', () => {
-  it('the wrong way round says so, and nothing else; of equal readings it is 0', () => {
-    expect(found(false, 'mL', '50.2', '70.1', '-19.9')).toEqual([
-      'wrong-direction, certain: -19.9 is first minus last. The heading asks for last minus first.',
+  const inCylinder = ['a', 'b'].map((key) => measured(key, key, key, 'mL', 'C-01'));
+  const ofVolumes = (v: string, a = '50.2', b = '70.1') => inLogbook(inCylinder, 'mL', a, b, v);
+
+  it('has one finding for each slip in a logbook', () => {
+    expect(ofVolumes('19.9')).toEqual([]);
+    expect(ofVolumes('19.4')).toHaveLength(1);
+    expect(ofVolumes('-19.9')).toEqual([
+      'certain: The difference is the other way round. The heading says which is taken from which.',
     ]);
-    for (const zero of ['0.0', '-0.0']) expect(found(false, 'mL', '50.2', '50.2', zero)).toEqual([]);
-    expect(found(true, 'min', '9:50', '9:50', '0')).toEqual([]);
+    for (const zero of ['0.0', '-0.0']) expect(ofVolumes(zero, '50.2', '50.2')).toEqual([]);
   });
 
-  it('is worked in its own unit', () => {
-    expect(found(false, 'mL', '50.2', '0.0701 L', '19.9')).toEqual([]);
-    expect(found(false, 'cm', '12.5', '81.0', '6.85', 'mm')).toEqual([]);
-    expect(found(false, 'mL', '50.2', '0.0701 L', '19.8')).toEqual([
-      'difference-contradicted, certain: The readings give 19.9, not 19.8.',
+  it('in a table to hunt in says what the readings give, with their zeros, or which way it goes', () => {
+    expect(inTable(false, 'g', '-0.006', '0.744', '0.738')).toEqual([
+      'certain: The readings give 0.750, not 0.738.',
     ]);
-  });
-
-  it('is written with the zeros that its readings have', () => {
-    expect(found(false, 'g', '-0.006', '0.744', '0.738')).toEqual([
-      'difference-contradicted, certain: The readings give 0.750, not 0.738.',
+    expect(inTable(false, 'mL', '50.2', '70.1', '-19.9')).toEqual([
+      'certain: -19.9 is first minus last. The heading asks for last minus first.',
     ]);
+    expect(inTable(false, 'mL', '50.2', '50.2', '-0.0')).toEqual([]);
   });
 });

@@ -11,6 +11,7 @@ import {
   type Quantity,
 } from '../figures';
 import { parseProduct, sameDimension } from '../units';
+import { clocksOf, clockSlips } from './clockSlips';
 import { quantityOf } from './columnKinds';
 import { parsedFormula } from './formula';
 import type { DerivedColumn, Table } from './investigation';
@@ -37,6 +38,7 @@ export const formulaMistakes = (
   ...followsFrom(column, beside, conventions),
   ...otherOperation(column, right, beside, conventions),
   ...otherAcross(column, beside, conventions),
+  ...otherTime(column, beside),
 ];
 
 /** What the formula gives with what was written in other columns that were worked by hand. */
@@ -165,6 +167,16 @@ function otherAcross(
       text,
     }));
   });
+}
+
+/** What a student may have taken clock times for, written to whole units, tenths or hundredths. */
+function otherTime(column: DerivedColumn, { table, texts }: Beside): Mistake[] {
+  const clocks = clocksOf(column, table);
+  if (!clocks) return [];
+  return clockSlips(texts[clocks.from] ?? '', texts[clocks.to] ?? '', column.unit).flatMap(
+    ({ code, title, hint, value }) =>
+      [0, 1, 2].map((places) => ({ code, skill: 'working', title, hint, text: value.toFixed(places) })),
+  );
 }
 
 const acrossOf = (heading: string): 'radius' | 'diameter' | null => {

@@ -1,8 +1,10 @@
 import { judgeWorked, plain, type WorkedVerdict } from '../answer';
 import type { Conventions } from '../conventions';
+import type { Quantity } from '../figures';
+import { clocksOf } from './clockSlips';
 import { formulaMistakes, type Beside } from './formulaMistakes';
 import type { DerivedColumn, Table } from './investigation';
-import { valuesOf, type Derived, type Trial } from './trials';
+import { valuesOf, writtenValue, type Derived, type Trial } from './trials';
 
 /** What stands beside a worked value in its trial, and what it comes to. */
 export interface WorkedBeside extends Beside {
@@ -34,21 +36,32 @@ export function checkWorked(
 ): WorkedVerdict | null {
   const { cell } = beside;
   if (cell?.state !== 'reckoned') return null;
-  const { value, lastPlace } = cell.value;
-  return judgeWorked(
-    {
-      value,
-      lastPlace,
-      text: plain(cell.text),
-      unit: column.unit,
-      form: 'any',
-      mistakes: formulaMistakes(column, cell.value, beside, conventions).filter(
-        (mistake) => mistake.text !== plain(cell.text),
-      ),
-    },
-    text,
-    '',
-    conventions,
-    true,
-  );
+  const judged = (right: Quantity) => {
+    const written = plain(writtenValue(right, conventions));
+    return judgeWorked(
+      {
+        value: right.value,
+        lastPlace: right.lastPlace,
+        text: written,
+        unit: column.unit,
+        form: 'any',
+        mistakes: formulaMistakes(column, right, beside, conventions).filter(
+          ({ text: own }) => own !== written,
+        ),
+      },
+      text,
+      '',
+      conventions,
+      true,
+    );
+  };
+  const verdict = judged(cell.value);
+  const { lastPlace } = cell.value;
+  // A clock shows seconds, but nobody stops it to the second: a tenth of a minute is enough.
+  if (verdict.outcome !== 'wrong' || lastPlace === null || lastPlace >= 0 || !clocksOf(column, beside.table))
+    return verdict;
+  const coarser = judged({ ...cell.value, lastPlace: lastPlace + 1 });
+  return coarser.outcome === 'right'
+    ? { ...coarser, remarks: [...coarser.remarks, 'The clock shows one more decimal.'] }
+    : verdict;
 }

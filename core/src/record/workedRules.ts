@@ -1,4 +1,5 @@
 import type { WorkedVerdict } from '../answer';
+import { onlyAsks } from './clockSlips';
 import type { Found, LogbookRule } from './logbookLook';
 import { cellKey, subjectKey } from './subject';
 import { besideOf, checkWorked } from './worked';
@@ -19,7 +20,7 @@ export const workedWrong: LogbookRule = {
           const place = { trial: trial.trial, column: column.key };
           return sentence === null
             ? []
-            : [{ code: 'worked-wrong', table: table.key, place, sentence, sure: 'certain' }];
+            : [{ code: 'worked-wrong', table: table.key, place, sentence, sure: howSure(verdict) }];
         }),
       ),
     ),
@@ -43,10 +44,16 @@ export const meanContradicted: LogbookRule = {
     ),
 };
 
+/** Certain, but where the number may be right and the time is to be written otherwise. */
+const howSure = (verdict: WorkedVerdict | null): Found['sure'] =>
+  verdict?.outcome === 'wrong' && verdict.causes.some(({ code }) => onlyAsks(code))
+    ? 'worth a look'
+    : 'certain';
+
 /** What to say of a number that a student worked; null where nothing is amiss. */
 function whatIsWrong(verdict: WorkedVerdict | null): string | null {
   if (!verdict || verdict.outcome === 'right') return null;
   if (verdict.outcome === 'unreadable') return verdict.problem.message;
   const [cause] = verdict.causes;
-  return cause ? `${cause.title} ${cause.hint}` : 'Its readings give another value: reckon it once more.';
+  return cause ? `${cause.title} ${cause.hint}` : 'The readings give another value. Work it out again.';
 }
