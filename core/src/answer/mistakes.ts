@@ -155,7 +155,7 @@ const slips = (text: string): Mistake[] =>
         code: 'slip-of-a-digit',
         skill: 'working' as const,
         title: 'One digit is off.',
-        hint: 'All digits but one are right. Reckon it once more.',
+        hint: 'All digits but one are right. Work it out again.',
         text: `${text.slice(0, at)}${digit}${text.slice(at + 1)}`,
       })),
   );

@@ -38,7 +38,6 @@ const criterionOf: Readonly<Record<string, Criterion>> = {
   'wrong-direction': 'working',
   'not-workable': 'working',
   'clock-as-decimals': 'working',
-  'clock-afternoon': 'records',
   'contradicts-floating': 'judgement',
   'claim-beyond': 'judgement',
 };

@@ -1,24 +1,15 @@
 import type { Decimal } from '../figures';
-import { clockDifference, clockSlips, onlyAsks, type ClockSlip } from './clockSlips';
-import { close, decimals, eachCell, number, type Finding, type LookRule } from './auditTable';
+import { clockDifference, clockSlips, type ClockSlip } from './clockSlips';
+import { close, decimals, eachCell, number, type LookRule } from './auditTable';
 
 /** What can be wrong with a difference of two columns: of numbers, or of clock times. */
 export const differenceRules: readonly LookRule[] = [
   differenceRule('clock-as-decimals', 'Clock times were subtracted as decimals', (cell) => {
-    const slip = slipIn(cell);
-    return slip && !onlyAsks(slip.code) ? `${slip.title} ${slip.hint}` : null;
+    const slip = decimalsIn(cell);
+    return slip ? `${slip.title} ${slip.hint}` : null;
   }),
-  differenceRule(
-    'clock-afternoon',
-    'An afternoon time is written like a morning time',
-    (cell) => {
-      const slip = slipIn(cell);
-      return slip && onlyAsks(slip.code) ? `${slip.title} ${slip.hint}` : null;
-    },
-    'worth a look',
-  ),
   differenceRule('difference-contradicted', 'Its own readings give another difference', (cell) =>
-    isReversed(cell) || slipIn(cell) ? null : `The readings give ${cell.given.text}, not ${cell.text}.`,
+    isReversed(cell) || decimalsIn(cell) ? null : `The readings give ${cell.given.text}, not ${cell.text}.`,
   ),
   differenceRule('wrong-direction', 'The difference goes the wrong way', (cell) =>
     isReversed(cell) ? `${cell.text} is first minus last. The heading asks for last minus first.` : null,
@@ -42,7 +33,6 @@ function differenceRule(
   code: string,
   label: string,
   wrong: (cell: WrongDifference) => string | null,
-  sure: Finding['sure'] = 'certain',
 ): LookRule {
   return {
     code,
@@ -59,7 +49,6 @@ function differenceRule(
           : wrong({ text, written, given, unit, clock, from, to });
       },
       code,
-      sure,
     ),
   };
 }
@@ -79,5 +68,9 @@ function betweenReadings(from: string, to: string): WrongDifference['given'] | n
 const isReversed = ({ text, written, given: { value }, clock }: WrongDifference): boolean =>
   !clock && !value.isZero() && close(written, value.neg(), text);
 
-const slipIn = ({ text, written, unit, clock, from, to }: WrongDifference): ClockSlip | undefined =>
-  clock ? clockSlips(from, to, unit).find(({ value }) => close(written, value, text)) : undefined;
+const decimalsIn = ({ text, written, unit, clock, from, to }: WrongDifference): ClockSlip | undefined =>
+  clock
+    ? clockSlips(from, to, unit).find(
+        ({ code, value }) => code === 'clock-as-decimals' && close(written, value, text),
+      )
+    : undefined;

@@ -92,14 +92,16 @@ describe.each([
     expect(found(unit, a, b, v)).toEqual([`certain: ${why}`]),
   );
 
-  it('on a clock of twelve hours are asked about, not called wrong', () => {
-    expect(found('min', '12:40:10', '1:11:02', '30.87')).toEqual([
-      'worth a look: Was 1:11:02 in the afternoon? Then write 13:11:02.',
-    ]);
-  });
-
   it('that give another time get one finding', () => {
     expect(found('min', '14:27', '15:09', '37')).toHaveLength(1);
+  });
+});
+
+describe('clock times in a logbook', () => {
+  it('on a clock of twelve hours are asked about, not called wrong', () => {
+    expect(inLogbook(clocks, 'min', '12:40:10', '1:11:02', '30.87')).toEqual([
+      'worth a look: Was 1:11:02 in the afternoon? Then write 13:11:02.',
+    ]);
   });
 });
 

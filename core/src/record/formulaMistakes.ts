@@ -68,7 +68,7 @@ function followsFrom(
     code: 'follows-from-a-slip',
     skill: 'working',
     title: `It follows from ${headings}, which is not right yet.`,
-    hint: 'This step is worked well. Put that one right first; then reckon this once more.',
+    hint: 'This step is worked well. Correct that one first. Then work this out again.',
     text,
   }));
 }

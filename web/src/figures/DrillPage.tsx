@@ -145,7 +145,7 @@ function Said({ attempt: { verdict, solution, text, unit } }: { readonly attempt
         {verdict.outcome === 'right' ? 'Level: right.' : 'Not yet.'}
       </p>
       {verdict.outcome === 'wrong' && verdict.causes.length === 0 && (
-        <p>No known slip leads to this number. Reckon it once more, a step at a time.</p>
+        <p>None of the known mistakes gives this number. Work it out again, one step at a time.</p>
       )}
       {verdict.outcome === 'wrong' && verdict.causes.length > 1 && (
         <p>More than one thing may be behind it.</p>

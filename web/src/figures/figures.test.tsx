@@ -340,7 +340,7 @@ describe('drills', () => {
     expect(button('Check answer')).toBeDisabled();
     net.up = true;
     dispatchEvent(new Event('online'));
-    expect(await screen.findByText(/No known slip leads to this number/)).toBeVisible();
+    expect(await screen.findByText(/None of the known mistakes gives this number/)).toBeVisible();
     expect(sent('POST /api/drills/items/d/attempts')[0]?.body).toMatchObject({ text: '3', unit: 'g' });
   });
 

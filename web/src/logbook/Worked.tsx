@@ -8,7 +8,7 @@ export function Worked({ verdict }: { readonly verdict: WorkedVerdict }) {
   const [cause] = verdict.causes;
   return (
     <p className="text-sm text-vermilion">
-      {cause ? `${cause.title} ${cause.hint}` : 'Your readings give another value. Reckon it once more.'}
+      {cause ? `${cause.title} ${cause.hint}` : 'Your readings give another value. Work it out again.'}
     </p>
   );
 }
